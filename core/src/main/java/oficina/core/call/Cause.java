@@ -1,0 +1,21 @@
+package oficina.core.call;
+
+/** Why a connection ended or a call could not be completed (after ECMA-269 event causes). */
+public enum Cause {
+  /** Somebody hung up. */
+  NORMAL,
+  BUSY,
+  NO_ANSWER,
+  DECLINED,
+  /** The caller hung up before anybody answered. */
+  CALLER_GAVE_UP,
+  /** Another member of the group answered. */
+  ANSWERED_ELSEWHERE,
+  /** No device of the called person is signed in. */
+  NOT_SIGNED_IN,
+  NUMBER_NOT_IN_USE,
+  /** All outside lines of the office are taken. */
+  LINES_BUSY,
+  /** The public network could not complete the call. */
+  NETWORK_FAILURE
+}

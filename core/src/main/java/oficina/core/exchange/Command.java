@@ -1,0 +1,78 @@
+package oficina.core.exchange;
+
+import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
+import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
+import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+
+/** What the exchange can be asked to do: services of ECMA-269, and what the network reports. */
+public sealed interface Command {
+
+  /** Asked by an employee for a call of theirs. */
+  sealed interface ByPerson extends Command {
+    CallId call();
+
+    PersonId person();
+  }
+
+  /** Reported by the public network for a call it carries. */
+  sealed interface ByNetwork extends Command {
+    CallId call();
+  }
+
+  /**
+   * Make call.
+   *
+   * @param call identity of the new call
+   * @param to what was dialled
+   * @param callerId what a called outsider is to be shown
+   */
+  record MakeCall(CallId call, PersonId person, DeviceId device, Dialled to, CallerId callerId)
+      implements ByPerson {}
+
+  /** Answer call. */
+  record Answer(CallId call, PersonId person, DeviceId device) implements ByPerson {}
+
+  /** Refuse a ringing call; it goes where an unanswered one would. */
+  record Decline(CallId call, PersonId person) implements ByPerson {}
+
+  /** Stop the noise of a ringing call. */
+  record Silence(CallId call, PersonId person) implements ByPerson {}
+
+  /** Clear connection: hang up. */
+  record Clear(CallId call, PersonId person) implements ByPerson {}
+
+  /** Hold call. */
+  record Hold(CallId call, PersonId person) implements ByPerson {}
+
+  /** Retrieve call; another active one is held. */
+  record Retrieve(CallId call, PersonId person) implements ByPerson {}
+
+  /** Generate digits: send these to the outside party. */
+  record SendDigits(CallId call, PersonId person, String digits) implements ByPerson {}
+
+  /**
+   * A call arrives from the public network.
+   *
+   * @param from null when the caller withheld it
+   */
+  record Arrive(CallId call, PhoneNumber from, PhoneNumber to) implements ByNetwork {}
+
+  /** It rings at the outside party. */
+  record NetworkRings(CallId call, int leg) implements ByNetwork {}
+
+  /** The outside party answered. */
+  record NetworkAnswers(CallId call, int leg) implements ByNetwork {}
+
+  /** The network cannot complete the call. */
+  record NetworkFails(CallId call, int leg, Cause cause) implements ByNetwork {}
+
+  /** The outside party hung up. */
+  record NetworkClears(CallId call, int leg) implements ByNetwork {}
+
+  /** Time has passed: do what is due. */
+  record Tick() implements Command {}
+}

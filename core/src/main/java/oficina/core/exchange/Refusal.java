@@ -1,0 +1,54 @@
+package oficina.core.exchange;
+
+import java.util.Map;
+
+/**
+ * Why the exchange does not do what it was asked; nothing has changed.
+ *
+ * @param about what the reason speaks of, by name: {@code person}, {@code number}, {@code text},
+ *     {@code limit}
+ */
+public record Refusal(Reason reason, Map<String, String> about) implements Decision {
+  public Refusal {
+    about = Map.copyOf(about);
+  }
+
+  /** Reasons, each with a sentence in the catalogue of words. */
+  public enum Reason {
+    /** The call has ended, or the person has no part in it. */
+    NO_SUCH_CALL,
+    /** Somebody else answered first; {@code person} says who. */
+    ANSWERED_BY_OTHER,
+    /** The person themselves answered on another of their devices. */
+    ANSWERED_HERE,
+    /** The call does not ring, so it cannot be answered, declined or silenced. */
+    NOT_RINGING,
+    NOT_ACTIVE,
+    NOT_HELD,
+    /** Nobody has answered yet. */
+    NOT_ANSWERED,
+    /** One's own extension or number. */
+    OWN_NUMBER,
+    /** A call placed before has not been answered yet; {@code person} or number it goes to. */
+    ALREADY_CALLING,
+    /** As many calls in hand as are allowed; {@code limit}. */
+    TOO_MANY_CALLS,
+    /** Not a telephone number; {@code why} and {@code text}. */
+    NOT_CALLABLE,
+    /** Not keys of a telephone. */
+    NOT_DIGITS,
+    /** Only an outside party listens to digits. */
+    NO_DIGITS_INSIDE,
+    /** The identity of a call that exists already was given for a new one. */
+    CALL_EXISTS,
+    UNKNOWN_PERSON
+  }
+
+  static Refusal of(Reason reason) {
+    return new Refusal(reason, Map.of());
+  }
+
+  static Refusal of(Reason reason, String what, String value) {
+    return new Refusal(reason, Map.of(what, value));
+  }
+}

@@ -1,0 +1,19 @@
+package oficina.core.exchange;
+
+import java.time.Duration;
+
+/**
+ * What the office has set for its exchange.
+ *
+ * @param outsideLines how many calls with outsiders can be up at once
+ * @param callsInHand how many calls one person can have at once
+ * @param networkPatience how long an outside number may ring before the exchange gives up
+ * @param toneTime how long a caller hears why a call failed before the exchange hangs up
+ */
+public record Settings(
+    int outsideLines, int callsInHand, Duration networkPatience, Duration toneTime) {
+
+  /** What applies where the office has set nothing. */
+  public static final Settings DEFAULT =
+      new Settings(8, 6, Duration.ofSeconds(120), Duration.ofSeconds(20));
+}

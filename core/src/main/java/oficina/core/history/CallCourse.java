@@ -1,0 +1,80 @@
+package oficina.core.history;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import oficina.core.call.Party;
+import oficina.core.exchange.Call;
+import oficina.core.exchange.Connection;
+import oficina.core.exchange.ConnectionState;
+import oficina.core.history.Segment.Kind;
+
+/** The whole course of one call, as it grows. */
+public final class CallCourse {
+  private final List<Segment> closed = new ArrayList<>();
+  private Segment open;
+
+  /**
+   * Takes in what a call is like after an event.
+   *
+   * @param call null once it is over
+   */
+  void follow(Call call, Instant at) {
+    Segment now = call == null ? null : phase(call, at);
+    if (open != null && now != null && open.kind() == now.kind() && open.who().equals(now.who())) {
+      return;
+    }
+    if (open != null && at.isAfter(open.from())) {
+      closed.add(open.until(at));
+    }
+    open = now;
+  }
+
+  /** The stretches so far, the one that lasts with an open end. */
+  public List<Segment> segments() {
+    List<Segment> all = new ArrayList<>(closed);
+    if (open != null) {
+      all.add(open);
+    }
+    return all;
+  }
+
+  /** How long the call has been in this kind of stretch altogether. */
+  Duration total(Kind kind, Instant now) {
+    return total(segment -> segment.kind() == kind, now);
+  }
+
+  /** How long the call has been in this kind of stretch altogether, while this party was in it. */
+  Duration total(Kind kind, Party with, Instant now) {
+    return total(segment -> segment.kind() == kind && segment.who().contains(with), now);
+  }
+
+  private Duration total(Predicate<Segment> wanted, Instant now) {
+    return segments().stream()
+        .filter(wanted)
+        .map(segment -> segment.lasted(now))
+        .reduce(Duration.ZERO, Duration::plus);
+  }
+
+  private static Segment phase(Call call, Instant at) {
+    if (call.failure() != null) {
+      return new Segment(Kind.REFUSED, List.of(call.called()), at, null);
+    }
+    if (call.answered() == null) {
+      List<Party> ringing = parties(call, Connection::rings);
+      return ringing.isEmpty()
+          ? new Segment(
+              Kind.DIALLING, parties(call, c -> c.state() == ConnectionState.INITIATED), at, null)
+          : new Segment(Kind.RINGING, ringing, at, null);
+    }
+    boolean held = call.connections().stream().anyMatch(c -> c.state() == ConnectionState.HOLD);
+    return new Segment(
+        held ? Kind.HELD : Kind.TALKING, parties(call, Connection::answered), at, null);
+  }
+
+  private static List<Party> parties(Call call, Predicate<Connection> wanted) {
+    return call.connections().stream().filter(wanted).map(Connection::party).toList();
+  }
+}

@@ -1,0 +1,215 @@
+package oficina.core.history;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import oficina.core.call.CallId;
+import oficina.core.call.Cause;
+import oficina.core.call.Party;
+import oficina.core.exchange.Call;
+import oficina.core.exchange.ExchangeEvent;
+import oficina.core.exchange.ExchangeEvent.CallCleared;
+import oficina.core.exchange.ExchangeEvent.ConnectionCleared;
+import oficina.core.exchange.ExchangeEvent.Delivered;
+import oficina.core.exchange.ExchangeEvent.DigitsSent;
+import oficina.core.exchange.ExchangeEvent.Established;
+import oficina.core.exchange.ExchangeEvent.Failed;
+import oficina.core.exchange.ExchangeEvent.Originated;
+import oficina.core.history.Part.Direction;
+import oficina.core.history.Part.Result;
+import oficina.core.people.PersonId;
+
+/**
+ * Everything worth remembering of one call, gathered from its events: its course, the digits sent,
+ * and each employee's part in it.
+ */
+public final class CallRecord {
+  private final CallId id;
+  private final CallCourse course = new CallCourse();
+  private final Map<PersonId, Tally> tallies = new LinkedHashMap<>();
+  private final Map<Integer, Party> parties = new LinkedHashMap<>();
+  private final StringBuilder digits = new StringBuilder();
+  private Party caller;
+  private Party called;
+  private Party answerer;
+  private Instant answered;
+
+  /** What is known of one employee's part while it lasts and afterwards. */
+  private static final class Tally {
+    final Direction direction;
+    final Party line;
+    final Instant began;
+    Instant answered;
+    Instant ended;
+    Cause cause;
+
+    Tally(Direction direction, Party line, Instant began) {
+      this.direction = direction;
+      this.line = line;
+      this.began = began;
+    }
+  }
+
+  CallRecord(CallId id) {
+    this.id = id;
+  }
+
+  /**
+   * Takes in one event.
+   *
+   * @param after the call as it is after the event; null once it is over
+   * @return the parts that are complete or have changed with it
+   */
+  List<Part> follow(ExchangeEvent event, Call after) {
+    course.follow(after, event.at());
+    if (event instanceof Originated e) {
+      originated(e);
+    } else if (event instanceof Delivered e) {
+      rings(e);
+    } else if (event instanceof Established e) {
+      established(e);
+    } else if (event instanceof Failed e) {
+      return failed(e);
+    } else if (event instanceof DigitsSent e) {
+      digits.append(e.digits());
+    } else if (event instanceof ConnectionCleared e) {
+      return left(e);
+    } else if (event instanceof CallCleared e) {
+      return over(e);
+    }
+    return List.of();
+  }
+
+  private void originated(Originated e) {
+    caller = e.caller();
+    called = e.called();
+    parties.put(e.leg(), e.caller());
+    PersonId person = e.caller().employee();
+    if (person != null) {
+      tallies.put(person, new Tally(Direction.PLACED, null, e.at()));
+    }
+  }
+
+  private void rings(Delivered e) {
+    parties.put(e.leg(), e.party());
+    PersonId person = e.party().employee();
+    if (person != null) {
+      tallies.putIfAbsent(person, new Tally(Direction.RECEIVED, e.line(), e.at()));
+    }
+  }
+
+  private void established(Established e) {
+    Party party = parties.getOrDefault(e.leg(), called);
+    if (answered == null) {
+      answered = e.at();
+      answerer = party;
+    }
+    Tally tally = tallies.get(party.employee());
+    if (tally != null) {
+      tally.answered = e.at();
+    }
+  }
+
+  private List<Part> failed(Failed e) {
+    List<Part> missed = new ArrayList<>();
+    for (PersonId person : e.missedBy()) {
+      Tally tally = new Tally(Direction.RECEIVED, called, e.at());
+      tally.ended = e.at();
+      tally.cause = e.cause();
+      if (tallies.putIfAbsent(person, tally) == null) {
+        missed.add(part(person, tally, e.at()));
+      }
+    }
+    return missed;
+  }
+
+  private List<Part> left(ConnectionCleared e) {
+    Party party = parties.getOrDefault(e.leg(), called);
+    Tally tally = tallies.get(party.employee());
+    if (tally == null || tally.ended != null) {
+      return List.of();
+    }
+    tally.ended = e.at();
+    tally.cause = e.cause();
+    if (tally.direction == Direction.PLACED) {
+      return List.of(); // the cause is known only with the end of the call
+    }
+    return List.of(part(party.employee(), tally, e.at()));
+  }
+
+  private List<Part> over(CallCleared e) {
+    Tally placed = tallies.get(caller.employee());
+    if (placed != null) {
+      placed.cause = e.cause();
+    }
+    List<Part> all = new ArrayList<>();
+    tallies.forEach((person, tally) -> all.add(part(person, tally, e.at())));
+    return all;
+  }
+
+  private Part part(PersonId person, Tally tally, Instant now) {
+    Party me = new Party.Employee(person);
+    boolean placed = tally.direction == Direction.PLACED;
+    Instant spoke = placed ? answered : tally.answered;
+    Instant ended = tally.ended == null ? now : tally.ended;
+    Result result = result(tally, spoke);
+    Duration rang =
+        placed
+            ? course.total(Segment.Kind.RINGING, now)
+            : Duration.between(tally.began, spoke == null ? ended : spoke);
+    return new Part(
+        id,
+        person,
+        tally.direction,
+        placed ? other() : caller,
+        tally.line,
+        tally.began,
+        ended,
+        rang,
+        course.total(Segment.Kind.TALKING, me, now),
+        course.total(Segment.Kind.HELD, me, now),
+        result,
+        result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
+        course.segments());
+  }
+
+  private Party other() {
+    return called instanceof Party.Members && answerer != null ? answerer : called;
+  }
+
+  private static Result result(Tally tally, Instant spoke) {
+    if (spoke != null) {
+      return Result.ANSWERED;
+    }
+    boolean placed = tally.direction == Direction.PLACED;
+    return switch (tally.cause) {
+      case NORMAL, CALLER_GAVE_UP -> placed ? Result.GIVEN_UP : Result.MISSED;
+      case NO_ANSWER -> placed ? Result.NO_ANSWER : Result.MISSED;
+      case BUSY -> placed ? Result.BUSY : Result.MISSED_BUSY;
+      case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;
+      case ANSWERED_ELSEWHERE -> Result.ANSWERED_ELSEWHERE;
+      case NOT_SIGNED_IN -> placed ? Result.NOT_SIGNED_IN : Result.MISSED_NOT_SIGNED_IN;
+      case NUMBER_NOT_IN_USE -> Result.NUMBER_NOT_IN_USE;
+      case LINES_BUSY -> placed ? Result.LINES_BUSY : Result.MISSED_LINES_BUSY;
+      case NETWORK_FAILURE -> Result.NETWORK_FAILURE;
+    };
+  }
+
+  /** The course so far. */
+  public List<Segment> course() {
+    return course.segments();
+  }
+
+  /** How long the call has been held by or for this employee altogether. */
+  public Duration held(PersonId person, Instant now) {
+    return course.total(Segment.Kind.HELD, new Party.Employee(person), now);
+  }
+
+  /** Digits sent so far, in order. */
+  public String digits() {
+    return digits.toString();
+  }
+}

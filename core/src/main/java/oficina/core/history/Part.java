@@ -1,0 +1,67 @@
+package oficina.core.history;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.core.call.Party;
+import oficina.core.people.PersonId;
+
+/**
+ * One employee's part in a call: an entry of their history.
+ *
+ * @param other who was at the other end; the group called as long as none of it has answered
+ * @param line the line it came in on; null for a call the employee placed
+ * @param began when it was placed or began to ring here
+ * @param rang how long it rang here, or at the other end when the employee placed it
+ * @param answeredBy the colleague who took a call that rang here too; null otherwise
+ * @param course every stretch of the call
+ */
+public record Part(
+    CallId call,
+    PersonId person,
+    Direction direction,
+    Party other,
+    Party line,
+    Instant began,
+    Instant ended,
+    Duration rang,
+    Duration talked,
+    Duration held,
+    Result result,
+    PersonId answeredBy,
+    List<Segment> course) {
+
+  /** Whether the employee placed the call or was called. */
+  public enum Direction {
+    PLACED,
+    RECEIVED
+  }
+
+  /** How the part ended. */
+  public enum Result {
+    /** They spoke. */
+    ANSWERED,
+    /** It rang here and the caller gave up, or nobody answered in time. */
+    MISSED,
+    /** It rang here too, and a colleague answered. */
+    ANSWERED_ELSEWHERE,
+    /** The employee declined it. */
+    DECLINED,
+    /** The employee was called while they had a call in hand. */
+    MISSED_BUSY,
+    /** The employee was called while not signed in. */
+    MISSED_NOT_SIGNED_IN,
+    /** All outside lines were taken when somebody called the employee. */
+    MISSED_LINES_BUSY,
+    /** A placed call the employee gave up before anybody answered. */
+    GIVEN_UP,
+    NO_ANSWER,
+    BUSY,
+    REFUSED_BY_OTHER,
+    NOT_SIGNED_IN,
+    NUMBER_NOT_IN_USE,
+    LINES_BUSY,
+    NETWORK_FAILURE
+  }
+}

@@ -1,0 +1,211 @@
+package oficina.core.numbers;
+
+import com.google.i18n.phonenumbers.NumberParseException;
+import com.google.i18n.phonenumbers.PhoneNumberMatch;
+import com.google.i18n.phonenumbers.PhoneNumberUtil;
+import com.google.i18n.phonenumbers.PhoneNumberUtil.Leniency;
+import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
+import com.google.i18n.phonenumbers.Phonenumber;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Predicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import oficina.core.numbers.Dialled.Why;
+
+/**
+ * Decides what a typed or pasted text would call: an extension, a public number in any notation, an
+ * emergency number, or nothing, with the reason.
+ *
+ * @param region where the office is; numbers without a country code are read as of this country
+ * @param accessCode digit that used to be dialled for an outside line; understood when typed out of
+ *     habit, never needed
+ * @param isExtension whether somebody in the office has this extension
+ * @param longestExtension digits of the longest extension
+ */
+public record DialPlan(
+    Region region, String accessCode, Predicate<String> isExtension, int longestExtension) {
+
+  private static final PhoneNumberUtil NUMBERS = PhoneNumberUtil.getInstance();
+
+  /** A number, then the pauses and digits to send after the answer. */
+  private static final Pattern WITH_PAUSES =
+      Pattern.compile("([+0-9()\\[\\]/.\\s\\p{Pd}]*?[0-9])\\s*([,;pwPW][,;pwPW0-9#*\\s]*)");
+
+  /** Habit dies hard: a pause after the access code, to wait for an outside line. */
+  private static final Pattern PAUSE_AFTER_ACCESS_CODE =
+      Pattern.compile("^([0-9])\\s*[,;pwPW]+\\s*(?=[0+])");
+
+  /** Digits of the longest number that can be dialled only within one town. */
+  private static final int LONGEST_LOCAL = 8;
+
+  private static final Pattern TEL_ADDRESS =
+      Pattern.compile("(?i)tel:([^;]+)((?:;[^;=]+(?:=[^;]*)?)*)");
+  private static final Pattern POSTD = Pattern.compile("(?i);(postd|ext)=([^;]+)");
+  private static final Pattern ONLY_NUMBER =
+      Pattern.compile("[+0-9()\\[\\]/.\\s\\p{Pd}\u2060\u200b]*");
+
+  /** A number that is spelled: digits first, then a word on the keys. */
+  private static final Pattern SPELLED =
+      Pattern.compile("\\+?[0-9][0-9()\\s\\p{Pd}]{2,}[A-Za-z][A-Za-z0-9\\s\\p{Pd}]{2,}");
+
+  /**
+   * What this text would call.
+   *
+   * @param typed anything a person can type or paste; never null
+   */
+  public Dialled interpret(String typed) {
+    String text = typed.strip();
+    if (text.isEmpty()) {
+      return Dialled.no(Why.EMPTY, "");
+    }
+    if (text.length() > Dialled.LONGEST_TEXT) {
+      return Dialled.no(Why.TOO_LONG, text.substring(0, 20) + "…");
+    }
+    Matcher tel = TEL_ADDRESS.matcher(text);
+    if (tel.matches()) {
+      Matcher after = POSTD.matcher(tel.group(2));
+      String digits = "";
+      if (after.find()) {
+        digits = (after.group(1).equalsIgnoreCase("ext") ? "p" : "") + after.group(2);
+      }
+      return number(
+          URLDecoder.decode(tel.group(1).replace("+", "%2B"), StandardCharsets.UTF_8),
+          afterAnswer(digits));
+    }
+    text = PAUSE_AFTER_ACCESS_CODE.matcher(text).replaceFirst("$1 ");
+    Matcher pauses = WITH_PAUSES.matcher(text);
+    if (pauses.matches()) {
+      return number(pauses.group(1), afterAnswer(pauses.group(2)));
+    }
+    return number(text, "");
+  }
+
+  private Dialled number(String text, String afterAnswer) {
+    if (!ONLY_NUMBER.matcher(text).matches()) {
+      return SPELLED.matcher(text).matches()
+          ? outside(text, afterAnswer, false)
+          : foundIn(text, afterAnswer);
+    }
+    String digits = text.replaceAll("[^0-9]", "");
+    if (digits.isEmpty()) {
+      return Dialled.no(Why.NOT_A_NUMBER, text);
+    }
+    boolean international = text.contains("+");
+    if (!international) {
+      if (isExtension.test(digits)) {
+        return new Dialled.Internal(digits);
+      }
+      if (region.isEmergency(digits)) {
+        return new Dialled.Emergency(digits);
+      }
+    }
+    boolean accessCodeTyped = accessCodeTyped(text, digits);
+    if (accessCodeTyped) {
+      String rest = digits.substring(accessCode.length());
+      if (region.isEmergency(rest)) {
+        return new Dialled.Emergency(rest);
+      }
+      return outside(
+          text.substring(text.indexOf(accessCode) + accessCode.length()), afterAnswer, true);
+    }
+    if (!international && digits.length() <= longestExtension && !digits.startsWith("0")) {
+      return Dialled.no(Why.UNKNOWN_EXTENSION, digits);
+    }
+    return outside(text, afterAnswer, false);
+  }
+
+  /**
+   * The access code counts as typed when what follows it can only be a complete outside number: one
+   * with its national or international prefix, or an emergency number.
+   */
+  private boolean accessCodeTyped(String text, String digits) {
+    if (accessCode.isEmpty()
+        || !digits.startsWith(accessCode)
+        || text.stripLeading().startsWith("+")) {
+      return false;
+    }
+    String rest = digits.substring(accessCode.length());
+    return rest.startsWith("0") || text.contains("+") || region.isEmergency(rest);
+  }
+
+  private Dialled outside(String text, String afterAnswer, boolean accessCodeDropped) {
+    try {
+      Phonenumber.PhoneNumber parsed = NUMBERS.parse(text, region.code());
+      return switch (NUMBERS.isPossibleNumberWithReason(parsed)) {
+        case IS_POSSIBLE ->
+            lacksAreaCode(text, parsed)
+                ? Dialled.no(Why.AREA_CODE_MISSING, text)
+                : result(parsed, afterAnswer, accessCodeDropped);
+        case IS_POSSIBLE_LOCAL_ONLY ->
+            Dialled.no(text.startsWith("0") ? Why.TOO_SHORT : Why.AREA_CODE_MISSING, text);
+        case INVALID_COUNTRY_CODE -> Dialled.no(Why.UNKNOWN_COUNTRY, text);
+        case TOO_SHORT -> Dialled.no(Why.TOO_SHORT, text);
+        case TOO_LONG -> Dialled.no(Why.TOO_LONG, text);
+        case INVALID_LENGTH -> Dialled.no(Why.TOO_SHORT, text);
+      };
+    } catch (NumberParseException e) {
+      return Dialled.no(
+          switch (e.getErrorType()) {
+            case INVALID_COUNTRY_CODE -> Why.UNKNOWN_COUNTRY;
+            case TOO_LONG -> Why.TOO_LONG;
+            case TOO_SHORT_AFTER_IDD, TOO_SHORT_NSN -> Why.TOO_SHORT;
+            case NOT_A_NUMBER -> Why.NOT_A_NUMBER;
+          },
+          text);
+    }
+  }
+
+  /** Some countries have short national numbers; without a prefix such a one is a local number. */
+  private static boolean lacksAreaCode(String text, Phonenumber.PhoneNumber parsed) {
+    boolean prefixed = text.startsWith("0") || text.contains("+");
+    return !prefixed && NUMBERS.getNationalSignificantNumber(parsed).length() <= LONGEST_LOCAL;
+  }
+
+  /** A pasted text: the one number in it, wherever it stands. */
+  private Dialled foundIn(String text, String afterAnswer) {
+    Map<String, Phonenumber.PhoneNumber> found = new LinkedHashMap<>();
+    for (PhoneNumberMatch match :
+        NUMBERS.findNumbers(text, region.code(), Leniency.POSSIBLE, 1_000)) {
+      String e164 = NUMBERS.format(match.number(), PhoneNumberFormat.E164);
+      found.put(e164, match.number());
+    }
+    return switch (found.size()) {
+      case 0 -> extensionIn(text);
+      case 1 -> result(found.values().iterator().next(), afterAnswer, false);
+      default -> Dialled.no(Why.SEVERAL_NUMBERS, String.join(", ", found.keySet()));
+    };
+  }
+
+  /** "ext 212" or "Adaeze, extension 212": exactly one word of digits, and somebody has it. */
+  private Dialled extensionIn(String text) {
+    String[] words = text.split("[^0-9]+");
+    String only = "";
+    for (String word : words) {
+      if (!word.isEmpty()) {
+        if (!only.isEmpty()) {
+          return Dialled.no(Why.NOT_A_NUMBER, text);
+        }
+        only = word;
+      }
+    }
+    return isExtension.test(only) ? new Dialled.Internal(only) : Dialled.no(Why.NOT_A_NUMBER, text);
+  }
+
+  private Dialled result(
+      Phonenumber.PhoneNumber parsed, String afterAnswer, boolean accessCodeDropped) {
+    String after = afterAnswer;
+    if (after.isEmpty() && parsed.hasExtension()) {
+      after = "p" + parsed.getExtension();
+    }
+    PhoneNumber number = new PhoneNumber(NUMBERS.format(parsed, PhoneNumberFormat.E164));
+    return new Dialled.Outside(number, after, accessCodeDropped);
+  }
+
+  private static String afterAnswer(String typed) {
+    return typed.replaceAll("\\s", "").replaceAll("[,;wW]", "p").toLowerCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,49 @@
+package oficina.core.numbers;
+
+import com.google.i18n.phonenumbers.NumberParseException;
+import com.google.i18n.phonenumbers.PhoneNumberUtil;
+import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
+import com.google.i18n.phonenumbers.Phonenumber;
+import com.google.i18n.phonenumbers.ShortNumberInfo;
+import com.google.i18n.phonenumbers.geocoding.PhoneNumberOfflineGeocoder;
+import java.util.Locale;
+
+/**
+ * The country the office telephones from: how its numbers are written, which short numbers are
+ * emergencies there, and where a number belongs.
+ *
+ * @param code ISO 3166-1 alpha-2, for example {@code GB}
+ */
+public record Region(String code) {
+  private static final PhoneNumberUtil NUMBERS = PhoneNumberUtil.getInstance();
+
+  /** Whether these digits reach the emergency services of this country. */
+  public boolean isEmergency(String digits) {
+    return ShortNumberInfo.getInstance().isEmergencyNumber(digits, code);
+  }
+
+  /**
+   * The number as people here write it: nationally when it is of this country, otherwise
+   * internationally (ITU-T E.123).
+   */
+  public String show(PhoneNumber number) {
+    Phonenumber.PhoneNumber parsed = parse(number);
+    boolean domestic = parsed.getCountryCode() == NUMBERS.getCountryCodeForRegion(code);
+    return NUMBERS.format(
+        parsed, domestic ? PhoneNumberFormat.NATIONAL : PhoneNumberFormat.INTERNATIONAL);
+  }
+
+  /** Town or country the number belongs to, in English; empty when unknown. */
+  public String place(PhoneNumber number) {
+    return PhoneNumberOfflineGeocoder.getInstance()
+        .getDescriptionForNumber(parse(number), Locale.UK);
+  }
+
+  private Phonenumber.PhoneNumber parse(PhoneNumber number) {
+    try {
+      return NUMBERS.parse(number.e164(), null);
+    } catch (NumberParseException e) {
+      throw new IllegalArgumentException("not an E.164 number: " + number, e);
+    }
+  }
+}

@@ -1,0 +1,90 @@
+package oficina.core.people;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import oficina.core.numbers.PhoneNumber;
+
+/** Everybody in the office, by identity, extension and public number. Immutable. */
+public final class Directory {
+  private final List<Person> people;
+  private final Map<PersonId, Person> byId = new HashMap<>();
+  private final Map<String, Person> byExtension = new HashMap<>();
+  private final Map<PhoneNumber, Person> byNumber = new HashMap<>();
+  private final Map<GroupId, Group> groups = new HashMap<>();
+  private final Map<String, Group> groupsByExtension = new HashMap<>();
+  private final Map<PhoneNumber, Group> groupsByNumber = new HashMap<>();
+
+  /**
+   * @throws IllegalArgumentException when an extension or number is given to two
+   */
+  public Directory(Collection<Person> people, Collection<Group> groups) {
+    this.people = List.copyOf(people);
+    for (Person person : people) {
+      byId.put(person.id(), person);
+      claim(byExtension, person.extension(), person);
+      claim(byNumber, person.directNumber(), person);
+    }
+    for (Group group : groups) {
+      this.groups.put(group.id(), group);
+      if (byExtension.containsKey(group.extension())) {
+        throw new IllegalArgumentException("given twice: " + group.extension());
+      }
+      claim(groupsByExtension, group.extension(), group);
+      claim(groupsByNumber, group.number(), group);
+    }
+  }
+
+  private static <K, V> void claim(Map<K, V> owners, K key, V owner) {
+    if (key != null && owners.put(key, owner) != null) {
+      throw new IllegalArgumentException("given twice: " + key);
+    }
+  }
+
+  public List<Person> people() {
+    return people;
+  }
+
+  public Collection<Group> groups() {
+    return groups.values();
+  }
+
+  public Optional<Person> person(PersonId id) {
+    return Optional.ofNullable(byId.get(id));
+  }
+
+  public Optional<Group> group(GroupId id) {
+    return Optional.ofNullable(groups.get(id));
+  }
+
+  public Optional<Person> personAt(String extension) {
+    return Optional.ofNullable(byExtension.get(extension));
+  }
+
+  public Optional<Group> groupAt(String extension) {
+    return Optional.ofNullable(groupsByExtension.get(extension));
+  }
+
+  public Optional<Person> personAt(PhoneNumber number) {
+    return Optional.ofNullable(byNumber.get(number));
+  }
+
+  public Optional<Group> groupAt(PhoneNumber number) {
+    return Optional.ofNullable(groupsByNumber.get(number));
+  }
+
+  public boolean hasExtension(String extension) {
+    return byExtension.containsKey(extension) || groupsByExtension.containsKey(extension);
+  }
+
+  /** Digits of the longest extension in use. */
+  public int longestExtension() {
+    return Stream.concat(byExtension.keySet().stream(), groupsByExtension.keySet().stream())
+        .mapToInt(String::length)
+        .max()
+        .orElse(0);
+  }
+}

@@ -1,0 +1,22 @@
+package oficina.core.people;
+
+import java.time.Duration;
+import java.util.List;
+import oficina.core.numbers.PhoneNumber;
+
+/**
+ * People who are rung together under one number; whoever answers first gets the call.
+ *
+ * @param number public number that rings the group; null when it has none
+ */
+public record Group(
+    GroupId id,
+    String name,
+    String extension,
+    PhoneNumber number,
+    List<PersonId> members,
+    Duration ringTime) {
+  public Group {
+    members = List.copyOf(members);
+  }
+}

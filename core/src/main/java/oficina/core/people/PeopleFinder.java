@@ -1,0 +1,143 @@
+package oficina.core.people;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import oficina.core.numbers.KeypadLetters;
+
+/**
+ * Finds people as someone in a hurry types them: an extension or the beginning of it, any part of a
+ * name, initials, or a name spelled on the telephone's keys (ITU-T E.161). Case and accents do not
+ * matter. The best match comes first.
+ */
+public final class PeopleFinder {
+  private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
+  private static final Pattern SEPARATORS = Pattern.compile("[^\\p{L}\\p{N}]+");
+
+  private final List<Entry> entries;
+
+  private record Entry(
+      Person person, String name, List<String> words, String initials, List<String> keys) {}
+
+  private record Hit(Person person, int rank, String name) {}
+
+  public PeopleFinder(List<Person> people) {
+    entries = people.stream().map(PeopleFinder::entry).toList();
+  }
+
+  private static Entry entry(Person person) {
+    String name = fold(person.name());
+    List<String> words = words(name);
+    StringBuilder initials = new StringBuilder();
+    words.forEach(word -> initials.append(word.charAt(0)));
+    return new Entry(
+        person,
+        String.join(" ", words),
+        words,
+        initials.toString(),
+        words.stream().map(KeypadLetters::digitsOf).toList());
+  }
+
+  /**
+   * People who match, best first.
+   *
+   * @param query what was typed; a blank one finds nobody
+   * @param limit at most this many
+   */
+  public List<Person> find(String query, int limit) {
+    List<String> wanted = words(fold(query));
+    if (wanted.size() > 1 && wanted.stream().allMatch(word -> word.matches("[0-9]+"))) {
+      wanted = List.of(String.join("", wanted)); // an extension typed with blanks
+    }
+    if (wanted.isEmpty()) {
+      return List.of();
+    }
+    List<Hit> hits = new ArrayList<>();
+    for (Entry entry : entries) {
+      int rank = rank(entry, wanted);
+      if (rank < NO_MATCH) {
+        hits.add(new Hit(entry.person(), rank, entry.name()));
+      }
+    }
+    return hits.stream()
+        .sorted(
+            Comparator.comparingInt(Hit::rank)
+                .thenComparing(Hit::name)
+                .thenComparing(hit -> hit.person().extension()))
+        .limit(limit)
+        .map(Hit::person)
+        .toList();
+  }
+
+  private static final int NO_MATCH = 100;
+
+  /** How well an entry matches; smaller is better. The order is the one people expect. */
+  private static int rank(Entry entry, List<String> wanted) {
+    String extension = entry.person().extension();
+    if (wanted.size() == 1) {
+      String word = wanted.get(0);
+      if (extension.equals(word)) {
+        return 0;
+      }
+      if (extension.startsWith(word)) {
+        return 1;
+      }
+      if (entry.words().get(0).startsWith(word)) {
+        return 2;
+      }
+      if (entry.words().stream().anyMatch(w -> w.startsWith(word))) {
+        return 3;
+      }
+      if (word.length() > 1 && entry.initials().startsWith(word)) {
+        return 5;
+      }
+      if (spells(entry, word)) {
+        return 6;
+      }
+      if (word.length() > 1 && (extension.contains(word) || entry.name().contains(word))) {
+        return 7;
+      }
+      if (word.length() > 2
+          && words(fold(entry.person().team())).stream().anyMatch(w -> w.startsWith(word))) {
+        return 8;
+      }
+      return NO_MATCH;
+    }
+    String all = String.join(" ", wanted);
+    if (entry.name().startsWith(all)) {
+      return 2;
+    }
+    if (wanted.stream().allMatch(w -> beginsSomething(entry, w))) {
+      return 4;
+    }
+    if (wanted.stream().allMatch(w -> w.length() == 1)
+        && entry.initials().startsWith(String.join("", wanted))) {
+      return 5;
+    }
+    return NO_MATCH;
+  }
+
+  private static boolean beginsSomething(Entry entry, String word) {
+    return entry.person().extension().startsWith(word)
+        || entry.words().stream().anyMatch(w -> w.startsWith(word))
+        || words(fold(entry.person().team())).stream().anyMatch(w -> w.startsWith(word));
+  }
+
+  private static boolean spells(Entry entry, String digits) {
+    return digits.length() > 1
+        && digits.chars().allMatch(c -> c >= '2' && c <= '9')
+        && entry.keys().stream().anyMatch(key -> key.startsWith(digits));
+  }
+
+  private static String fold(String text) {
+    String decomposed = Normalizer.normalize(text, Normalizer.Form.NFD);
+    return ACCENTS.matcher(decomposed).replaceAll("").toLowerCase(Locale.ROOT);
+  }
+
+  private static List<String> words(String folded) {
+    return SEPARATORS.splitAsStream(folded).filter(word -> !word.isEmpty()).toList();
+  }
+}

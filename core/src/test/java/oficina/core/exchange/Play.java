@@ -1,0 +1,162 @@
+package oficina.core.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import oficina.core.TestOffice;
+import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
+import oficina.core.call.Cause;
+import oficina.core.history.Part;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+
+/** Plays random steps on an exchange and checks the rules after each. */
+final class Play {
+  final Scene scene = new Scene();
+  private final Map<CallId, Set<Integer>> legs = new HashMap<>();
+  private final Map<CallId, Set<PersonId>> took = new HashMap<>();
+  private int checked;
+
+  void take(Step step) {
+    if (step.what() == Step.What.WAIT) {
+      scene.wait(step.amount());
+    } else if (step.what() == Step.What.COME_OR_GO) {
+      PersonId person = person(step);
+      if (!scene.office.absent.remove(person)) {
+        scene.office.absent.add(person);
+      }
+    } else {
+      Command command = command(step);
+      if (step.amount() == 0) { // now and then: comparing whole states takes long
+        String before = scene.exchange.state().snapshot();
+        scene.exchange.decide(command, scene.now());
+        assertThat(scene.exchange.state().snapshot()).as("no side effect").isEqualTo(before);
+      }
+      scene.run(command);
+    }
+    check();
+  }
+
+  private Command command(Step step) {
+    PersonId person = person(step);
+    CallId call = call(step);
+    return switch (step.what()) {
+      case CALL_INSIDE ->
+          make(
+              person,
+              List.of("201", "212", "213", "214", "221", "222", "299").get(step.which() % 7));
+      case CALL_OUTSIDE -> make(person, "0151 496 017" + step.which() + ",1");
+      case CALL_GROUP -> make(person, "200");
+      case CALL_EMERGENCY -> make(person, "999");
+      case ARRIVE ->
+          new Command.Arrive(
+              scene.nextId(),
+              step.amount() % 5 == 0 ? null : TestOffice.DOV,
+              step.which() < 3
+                  ? TestOffice.MAIN_NUMBER
+                  : new PhoneNumber("+4419149802" + (10 + step.amount() % 13)));
+      case ANSWER -> new Command.Answer(call, person, Scene.WINDOW);
+      case DECLINE -> new Command.Decline(call, person);
+      case SILENCE -> new Command.Silence(call, person);
+      case CLEAR -> new Command.Clear(call, person);
+      case HOLD -> new Command.Hold(call, person);
+      case RETRIEVE -> new Command.Retrieve(call, person);
+      case DIGITS -> new Command.SendDigits(call, person, "12#");
+      case NETWORK_RINGS -> new Command.NetworkRings(call, 2);
+      case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 2);
+      case NETWORK_FAILS -> new Command.NetworkFails(call, 2, Cause.BUSY);
+      case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 2);
+      case WAIT, COME_OR_GO -> throw new IllegalArgumentException(step.toString());
+    };
+  }
+
+  private Command make(PersonId person, String typed) {
+    return new Command.MakeCall(
+        scene.nextId(),
+        person,
+        Scene.WINDOW,
+        scene.office.plan.interpret(typed),
+        CallerId.WITHHELD);
+  }
+
+  private static PersonId person(Step step) {
+    return TestOffice.EVERYBODY.get(step.who());
+  }
+
+  private CallId call(Step step) {
+    TreeSet<CallId> calls = new TreeSet<>();
+    scene.exchange.state().calls().forEach(call -> calls.add(call.id()));
+    return calls.isEmpty()
+        ? new CallId("none")
+        : new ArrayList<>(calls).get(step.which() % calls.size());
+  }
+
+  private void check() {
+    for (; checked < scene.events.size(); checked++) {
+      follow(scene.events.get(checked));
+    }
+    for (PersonId person : TestOffice.EVERYBODY) {
+      long active =
+          scene.exchange.state().inHand(person).stream()
+              .filter(id -> scene.state(id, person) == ConnectionState.CONNECTED)
+              .count();
+      assertThat(active).as("rule 1: one active connection, person %s", person).isLessThan(2);
+    }
+    int lines = 0;
+    for (Call call : scene.exchange.state().calls()) {
+      lines += call.outsideLines();
+      assertThat(call.connections()).as("rule 2: nobody left in %s", call).isNotEmpty();
+      assertThat(call.conversation() || call.due() != null)
+          .as("rule 7: connected to nothing: %s", call)
+          .isTrue();
+    }
+    assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(lines);
+  }
+
+  /** Rules 2 and 5 look at the whole life of a call. */
+  private void follow(ExchangeEvent event) {
+    Set<Integer> open = legs.computeIfAbsent(event.call(), id -> new HashSet<>());
+    Set<PersonId> parts = took.computeIfAbsent(event.call(), id -> new TreeSet<>());
+    if (event instanceof ExchangeEvent.Originated e) {
+      open.add(e.leg());
+      add(parts, e.caller().employee());
+    } else if (event instanceof ExchangeEvent.NetworkReached e) {
+      open.add(e.leg());
+    } else if (event instanceof ExchangeEvent.Delivered e) {
+      open.add(e.leg());
+      add(parts, e.party().employee());
+    } else if (event instanceof ExchangeEvent.Failed e) {
+      parts.addAll(e.missedBy());
+    } else if (event instanceof ExchangeEvent.ConnectionCleared e) {
+      assertThat(open.remove(e.leg())).as("rule 2: ends once: %s", e).isTrue();
+    } else if (event instanceof ExchangeEvent.CallCleared) {
+      assertThat(open).as("rule 2: every connection of %s", event.call() + " ended").isEmpty();
+      assertThat(scene.entries(event.call()).stream().map(Part::person))
+          .as("rule 5: one entry each for %s", event.call())
+          .containsExactlyInAnyOrderElementsOf(parts);
+    }
+  }
+
+  private static void add(Set<PersonId> parts, PersonId person) {
+    if (person != null) {
+      parts.add(person);
+    }
+  }
+
+  /** Rule 6: replaying gives the same state; and whatever only waits comes to an end. */
+  void end() {
+    Exchange again = new Scene().exchange;
+    scene.events.forEach(again::apply);
+    assertThat(again.state().snapshot()).as("rule 6").isEqualTo(scene.exchange.state().snapshot());
+    scene.wait(600);
+    check();
+    assertThat(scene.exchange.state().calls()).allMatch(Call::conversation);
+  }
+}

@@ -1,0 +1,114 @@
+package oficina.core.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import oficina.core.TestOffice;
+import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
+import oficina.core.call.DeviceId;
+import oficina.core.history.CallRecords;
+import oficina.core.history.Part;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+
+/** An exchange at work in a test: commands in the order of the story, time moved by hand. */
+public final class Scene {
+  public static final DeviceId WINDOW = new DeviceId("window-1");
+
+  public final TestOffice office = new TestOffice();
+  public final Exchange exchange = office.exchange;
+  public final CallRecords records = new CallRecords();
+  public final List<ExchangeEvent> events = new ArrayList<>();
+  private final Map<CallId, Map<PersonId, Part>> entries = new HashMap<>();
+  private Instant now = TestOffice.START;
+  private int calls;
+
+  public Instant now() {
+    return now;
+  }
+
+  /** Lets time pass; whatever falls due happens when it is due. */
+  public void wait(int seconds) {
+    Instant end = now.plus(Duration.ofSeconds(seconds));
+    while (exchange.nextDue() != null && !exchange.nextDue().isAfter(end)) {
+      now = exchange.nextDue();
+      run(new Command.Tick());
+    }
+    now = end;
+  }
+
+  /** The refusal, or null when the command was carried out. */
+  public Refusal run(Command command) {
+    Decision decision = exchange.decide(command, now);
+    if (decision instanceof Refusal refusal) {
+      return refusal;
+    }
+    for (ExchangeEvent event : ((Decision.Accepted) decision).events()) {
+      exchange.apply(event);
+      events.add(event);
+      for (Part part : records.follow(event, exchange.state().call(event.call()))) {
+        entries.computeIfAbsent(part.call(), id -> new LinkedHashMap<>()).put(part.person(), part);
+      }
+    }
+    return null;
+  }
+
+  public CallId nextId() {
+    return new CallId("call-" + ++calls);
+  }
+
+  public Refusal.Reason tryCall(PersonId person, String typed) {
+    Refusal refusal = run(make(nextId(), person, typed));
+    return refusal == null ? null : refusal.reason();
+  }
+
+  public CallId call(PersonId person, String typed) {
+    CallId id = nextId();
+    assertThat(run(make(id, person, typed))).isNull();
+    return id;
+  }
+
+  private Command make(CallId id, PersonId person, String typed) {
+    return new Command.MakeCall(
+        id, person, WINDOW, office.plan.interpret(typed), new CallerId(TestOffice.MAIN_NUMBER));
+  }
+
+  public CallId arrive(PhoneNumber from, String to) {
+    CallId id = nextId();
+    assertThat(run(new Command.Arrive(id, from, new PhoneNumber(to)))).isNull();
+    return id;
+  }
+
+  public Refusal.Reason answer(CallId call, PersonId person) {
+    Refusal refusal = run(new Command.Answer(call, person, WINDOW));
+    return refusal == null ? null : refusal.reason();
+  }
+
+  public void clear(CallId call, PersonId person) {
+    assertThat(run(new Command.Clear(call, person))).isNull();
+  }
+
+  public Call state(CallId call) {
+    return exchange.state().call(call);
+  }
+
+  public ConnectionState state(CallId call, PersonId person) {
+    Connection connection = state(call).of(person);
+    return connection == null ? null : connection.state();
+  }
+
+  public Part entry(CallId call, PersonId person) {
+    return entries.get(call).get(person);
+  }
+
+  public List<Part> entries(CallId call) {
+    return List.copyOf(entries.getOrDefault(call, Map.of()).values());
+  }
+}

@@ -1,0 +1,41 @@
+package oficina.core.exchange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/**
+ * One step of a random sequence. Calls are named by position, so that a sequence stays meaningful
+ * when steps are left out.
+ */
+record Step(What what, int who, int which, int amount) {
+  enum What {
+    CALL_INSIDE,
+    CALL_OUTSIDE,
+    CALL_GROUP,
+    CALL_EMERGENCY,
+    ARRIVE,
+    ANSWER,
+    DECLINE,
+    SILENCE,
+    CLEAR,
+    HOLD,
+    RETRIEVE,
+    DIGITS,
+    NETWORK_RINGS,
+    NETWORK_ANSWERS,
+    NETWORK_FAILS,
+    NETWORK_CLEARS,
+    WAIT,
+    COME_OR_GO
+  }
+
+  static List<Step> random(Random random, int length) {
+    List<Step> steps = new ArrayList<>();
+    for (int i = 0; i < length; i++) {
+      What what = What.values()[random.nextInt(What.values().length)];
+      steps.add(new Step(what, random.nextInt(6), random.nextInt(8), random.nextInt(25)));
+    }
+    return steps;
+  }
+}
