@@ -1,0 +1,14 @@
+package oficina.server;
+
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/**
+ * How this installation runs.
+ *
+ * @param standIns whether simulated colleagues and a simulated outside network take part
+ * @param callers whether simulated subscribers call in by themselves from the start
+ */
+@ConfigurationProperties("oficina")
+public record OficinaProperties(
+    @DefaultValue("true") boolean standIns, @DefaultValue("false") boolean callers) {}

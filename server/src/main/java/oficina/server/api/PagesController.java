@@ -1,0 +1,13 @@
+package oficina.server.api;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The addresses of views, which are all one page. */
+@Controller
+class PagesController {
+  @GetMapping({"/desk", "/history", "/outside", "/sign-in"})
+  String page() {
+    return "forward:/index.html";
+  }
+}

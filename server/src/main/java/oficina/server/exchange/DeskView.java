@@ -1,0 +1,13 @@
+package oficina.server.exchange;
+
+import java.util.List;
+import oficina.core.people.PersonId;
+import oficina.server.people.PersonView;
+
+/**
+ * How one person's desk looks.
+ *
+ * @param calls their calls in hand, in the order in which they came; theirs alone to see
+ * @param board what everybody sees of them on the people board
+ */
+public record DeskView(PersonId person, List<CallView> calls, PersonView board) {}

@@ -1,0 +1,128 @@
+package oficina.server.history;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import oficina.core.call.Party;
+import oficina.core.history.Part;
+import oficina.core.people.PersonId;
+import oficina.server.people.Parties;
+import oficina.server.people.PartyView;
+import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The calls a person has had. */
+@RestController
+@RequestMapping("/api/history")
+class HistoryController {
+  private static final int PAGE = 50;
+  private static final int LONGEST_TEXT = 100;
+
+  private final HistoryStore history;
+  private final Parties parties;
+
+  HistoryController(HistoryStore history, Parties parties) {
+    this.history = history;
+    this.parties = parties;
+  }
+
+  /**
+   * One call as one person had it.
+   *
+   * @param line the group whose number it came in on
+   * @param rang milliseconds it rang, here or at the other end
+   * @param answeredBy the colleague who took it
+   */
+  record HistoryEntry(
+      long id,
+      Part.Direction direction,
+      PartyView other,
+      @Schema(nullable = true) String line,
+      Instant began,
+      Instant ended,
+      long rang,
+      long talked,
+      long held,
+      Part.Result result,
+      @Schema(nullable = true) String answeredBy,
+      List<SegmentView> course) {}
+
+  /**
+   * A page of the history.
+   *
+   * @param next what to ask for to get older ones; absent when there are none
+   */
+  record HistoryPage(List<HistoryEntry> entries, @Schema(nullable = true) String next) {}
+
+  /** One's own calls, latest first. */
+  @GetMapping
+  HistoryPage page(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(defaultValue = "") String before) {
+    if (text.length() > LONGEST_TEXT) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "TEXT_TOO_LONG",
+          Map.of("limit", Integer.toString(LONGEST_TEXT)));
+    }
+    List<HistoryStore.Stored> found =
+        history.page(me.id(), filter, text.strip(), cursor(before), PAGE + 1);
+    boolean more = found.size() > PAGE;
+    List<HistoryStore.Stored> shown = more ? found.subList(0, PAGE) : found;
+    return new HistoryPage(
+        shown.stream().map(stored -> view(stored, me.id())).toList(),
+        more ? cursor(shown.get(PAGE - 1)) : null);
+  }
+
+  /** One of one's own calls. */
+  @GetMapping("/{id}")
+  HistoryEntry entry(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    return history
+        .entry(me.id(), id)
+        .map(stored -> view(stored, me.id()))
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_ENTRY"));
+  }
+
+  private static String cursor(HistoryStore.Stored stored) {
+    return stored.part().began() + "_" + stored.id();
+  }
+
+  private static HistoryStore.Cursor cursor(String text) {
+    if (text.isEmpty()) {
+      return null;
+    }
+    try {
+      String[] parts = text.split("_");
+      return new HistoryStore.Cursor(Instant.parse(parts[0]), Long.parseLong(parts[1]));
+    } catch (RuntimeException e) {
+      throw new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD");
+    }
+  }
+
+  private HistoryEntry view(HistoryStore.Stored stored, PersonId viewer) {
+    Part part = stored.part();
+    return new HistoryEntry(
+        stored.id(),
+        part.direction(),
+        parties.view(part.other()),
+        part.line() instanceof Party.Members ? parties.name(part.line()) : null,
+        part.began(),
+        part.ended(),
+        part.rang().toMillis(),
+        part.talked().toMillis(),
+        part.held().toMillis(),
+        part.result(),
+        part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
+        part.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
+  }
+}

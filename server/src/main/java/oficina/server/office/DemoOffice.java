@@ -1,0 +1,82 @@
+package oficina.server.office;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import oficina.server.office.OfficeStore.NewPerson;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The invented office that a new database is filled with: Fennick Isles Ferries. */
+@Component
+public class DemoOffice {
+  /** Everybody's password until they change it. */
+  public static final String PASSWORD = "harbour-light";
+
+  private static final CSVFormat CSV =
+      CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setNullString("").get();
+
+  private final OfficeStore store;
+  private final PasswordEncoder passwords;
+
+  DemoOffice(OfficeStore store, PasswordEncoder passwords) {
+    this.store = store;
+    this.passwords = passwords;
+  }
+
+  /** The lines of a file that ships with the application. */
+  public static List<CSVRecord> read(String file) {
+    try (Reader reader =
+        new InputStreamReader(
+            DemoOffice.class.getResourceAsStream("/demo/" + file), StandardCharsets.UTF_8)) {
+      return CSV.parse(reader).getRecords();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Transactional
+  void addToEmptyDatabase() {
+    if (!store.isEmpty()) {
+      return;
+    }
+    store.set("office-name", "Fennick Isles Ferries");
+    store.set("main-number", "+441914980100");
+    store.set("region", "GB");
+    store.set("access-code", "9");
+    store.set("outside-lines", "8");
+    Map<String, Long> teams = new HashMap<>();
+    int position = 0;
+    for (CSVRecord team : read("teams.csv")) {
+      long id = ++position;
+      teams.put(team.get("name"), id);
+      store.addTeam(id, team.get("name"), position, team.get("extension"), team.get("number"));
+    }
+    String hash = passwords.encode(PASSWORD); // slow on purpose, so once for all of them
+    long id = 0;
+    for (CSVRecord person : read("people.csv")) {
+      String extension = person.get("extension");
+      store.addPerson(
+          new NewPerson(
+              ++id,
+              person.get("name"),
+              person.get("sign_in"),
+              hash,
+              person.get("role"),
+              extension,
+              "+441914980" + extension,
+              teams.get(person.get("team")),
+              person.get("site"),
+              Boolean.parseBoolean(person.get("call_waiting")),
+              StandIn.valueOf(person.get("stand_in"))));
+    }
+  }
+}

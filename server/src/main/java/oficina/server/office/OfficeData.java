@@ -1,0 +1,85 @@
+package oficina.server.office;
+
+import java.util.Map;
+import oficina.core.exchange.Settings;
+import oficina.core.numbers.DialPlan;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
+import oficina.core.people.Directory;
+import oficina.core.people.PeopleFinder;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import org.springframework.stereotype.Component;
+
+/**
+ * The office as it is now, kept in memory: a call must not wait for the database to know whose
+ * extension was dialled.
+ */
+@Component
+public class OfficeData {
+  private final Directory directory;
+  private final PeopleFinder finder;
+  private final DialPlan plan;
+  private final Settings settings;
+  private final PhoneNumber mainNumber;
+  private final String name;
+  private final Map<PersonId, StandIn> standIns;
+
+  OfficeData(OfficeStore store, DemoOffice demo) {
+    demo.addToEmptyDatabase();
+    Map<String, String> set = store.settings();
+    directory = store.directory();
+    finder = new PeopleFinder(directory.people());
+    plan =
+        new DialPlan(
+            new Region(set.getOrDefault("region", "GB")),
+            set.getOrDefault("access-code", "9"),
+            directory::hasExtension,
+            directory.longestExtension());
+    Settings usual = Settings.DEFAULT;
+    int lines =
+        Integer.parseInt(set.getOrDefault("outside-lines", Integer.toString(usual.outsideLines())));
+    settings = new Settings(lines, usual.callsInHand(), usual.networkPatience(), usual.toneTime());
+    mainNumber = set.containsKey("main-number") ? new PhoneNumber(set.get("main-number")) : null;
+    name = set.getOrDefault("office-name", "");
+    standIns = store.standIns();
+  }
+
+  public Directory directory() {
+    return directory;
+  }
+
+  public PeopleFinder finder() {
+    return finder;
+  }
+
+  public DialPlan plan() {
+    return plan;
+  }
+
+  public Region region() {
+    return plan.region();
+  }
+
+  public Settings settings() {
+    return settings;
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public StandIn standIn(PersonId person) {
+    return standIns.getOrDefault(person, StandIn.NONE);
+  }
+
+  /** What an outsider is shown when this person calls: their own number, else the office's. */
+  public PhoneNumber callerIdOf(PersonId person) {
+    return directory.person(person).map(Person::directNumber).orElse(mainNumber);
+  }
+
+  /** The person with this identity, who must exist. */
+  public Person person(PersonId id) {
+    return directory.person(id).orElseThrow();
+  }
+}

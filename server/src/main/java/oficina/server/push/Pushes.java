@@ -1,0 +1,138 @@
+package oficina.server.push;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+import oficina.core.history.Part;
+import oficina.core.people.PersonId;
+import oficina.server.exchange.CallView;
+import oficina.server.exchange.DeskFeed;
+import oficina.server.exchange.DeskView;
+import oficina.server.office.OfficeData;
+import oficina.server.people.PersonView;
+import oficina.server.push.Page.Topic;
+import oficina.server.time.MovableClock;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** How every desk looks now, and the pages that show it. */
+@Component
+public class Pushes implements DeskFeed {
+  private final OfficeData office;
+  private final MovableClock clock;
+  private final JsonMapper json;
+  private final MissedNotices notices;
+  private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
+  private final Set<Page> pages = ConcurrentHashMap.newKeySet();
+  private volatile boolean behind;
+
+  Pushes(OfficeData office, MovableClock clock, JsonMapper json, MissedNotices notices) {
+    this.office = office;
+    this.clock = clock;
+    this.json = json;
+    this.notices = notices;
+    clock.onMove(() -> tell(page -> true, Topic.SERVICE));
+  }
+
+  @Override
+  public void publish(List<DeskView> changed, List<Part> parts) {
+    for (DeskView desk : changed) {
+      DeskView before = desks.put(desk.person(), desk);
+      if (before == null || !before.calls().equals(desk.calls())) {
+        tell(desk.person(), Topic.CALLS);
+      }
+      if (before == null || !before.board().equals(desk.board())) {
+        pages.forEach(page -> page.tellOf(desk.person()));
+      }
+    }
+    for (Part part : parts) {
+      tell(part.person(), Topic.HISTORY);
+      Notice notice = notices.of(part);
+      if (notice != null) {
+        pagesOf(part.person()).forEach(page -> page.tell(notice));
+      }
+    }
+  }
+
+  @Override
+  public void behind(boolean waiting) {
+    behind = waiting;
+    tell(page -> true, Topic.SERVICE);
+  }
+
+  @Override
+  public boolean behind() {
+    return behind;
+  }
+
+  /** Tells this person's pages that a subscriber they play has changed. */
+  public void outsideChanged(PersonId person) {
+    tell(person, Topic.OUTSIDE);
+  }
+
+  void add(Page page) {
+    pages.add(page);
+    page.tell(Topic.EVERYTHING);
+  }
+
+  void remove(Page page) {
+    pages.remove(page);
+  }
+
+  /** The pages that were opened with this HTTP session. */
+  Collection<Page> opened(String httpSession) {
+    return pages.stream().filter(page -> httpSession.equals(page.httpSession())).toList();
+  }
+
+  private List<Page> pagesOf(PersonId person) {
+    return pages.stream().filter(page -> page.person().equals(person)).toList();
+  }
+
+  private void tell(PersonId person, Topic topic) {
+    tell(page -> page.person().equals(person), topic);
+  }
+
+  private void tell(Predicate<Page> whom, Topic topic) {
+    pages.stream().filter(whom).forEach(page -> page.tell(topic));
+  }
+
+  String write(Page.Changes changes) {
+    boolean all = changes.topics().contains(Topic.EVERYTHING);
+    return json.writeValueAsString(
+        new Push(
+            clock.instant(),
+            all || changes.topics().contains(Topic.CALLS) ? calls(changes.page().person()) : null,
+            all ? people() : changes.people().isEmpty() ? null : people(changes.people()),
+            all || changes.topics().contains(Topic.HISTORY),
+            all || changes.topics().contains(Topic.OUTSIDE),
+            behind,
+            changes.notices()));
+  }
+
+  /** Everything this person's page shows of calls and people. */
+  Push whole(PersonId person) {
+    return new Push(clock.instant(), calls(person), people(), true, true, behind, List.of());
+  }
+
+  private List<CallView> calls(PersonId person) {
+    DeskView desk = desks.get(person);
+    return desk == null ? List.of() : desk.calls();
+  }
+
+  /** The people board, in the order of the directory. */
+  public List<PersonView> people() {
+    return people(office.directory().people().stream().map(p -> p.id()).toList());
+  }
+
+  /** The state of one person. */
+  public PersonView person(PersonId id) {
+    return desks.get(id).board();
+  }
+
+  private List<PersonView> people(Collection<PersonId> ids) {
+    return ids.stream().map(desks::get).map(DeskView::board).toList();
+  }
+}

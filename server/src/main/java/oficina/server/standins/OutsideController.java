@@ -1,0 +1,256 @@
+package oficina.server.standins;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Supplier;
+import oficina.core.call.Party;
+import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+import oficina.server.exchange.Commands;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Parties;
+import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * Playing subscribers of the simulated network. A person sees the calls of the subscribers they
+ * play and of nobody else.
+ */
+@RestController
+@RequestMapping("/api/outside")
+@ConditionalOnProperty("oficina.stand-ins")
+class OutsideController {
+  private final ExchangeLoop loop;
+  private final NetworkStandIn network;
+  private final Callers callers;
+  private final OfficeData office;
+  private final Parties parties;
+
+  OutsideController(
+      ExchangeLoop loop,
+      NetworkStandIn network,
+      Callers callers,
+      OfficeData office,
+      Parties parties) {
+    this.loop = loop;
+    this.network = network;
+    this.callers = callers;
+    this.office = office;
+    this.parties = parties;
+  }
+
+  /** The network as one person may see it. */
+  record Outside(boolean callers, List<SubscriberView> subscribers) {}
+
+  /**
+   * A subscriber.
+   *
+   * @param number in E.164, naming them in requests
+   * @param shown the number as people here write it
+   * @param playing whether the asking person plays them
+   * @param takenBy the colleague who plays them
+   * @param calls their calls, when the asking person plays them
+   */
+  record SubscriberView(
+      String number,
+      String shown,
+      String name,
+      @Schema(nullable = true) String company,
+      String place,
+      Subscriber.Habit habit,
+      boolean playing,
+      @Schema(nullable = true) String takenBy,
+      List<OutsideCallView> calls) {}
+
+  /**
+   * A call of a subscriber.
+   *
+   * @param other number at the other end; absent when withheld
+   * @param reason why the office could not take it; empty otherwise
+   */
+  record OutsideCallView(
+      String id,
+      @Schema(nullable = true) String other,
+      boolean incoming,
+      OutsideCall.State state,
+      Instant since,
+      String reason,
+      String digits) {}
+
+  record CallOffice(@NotNull @Size(max = 100) String to, boolean withheld) {}
+
+  record Switch(boolean on) {}
+
+  @GetMapping
+  Outside outside(@AuthenticationPrincipal Employee me) {
+    return atExchange(
+        () ->
+            new Outside(
+                callers.on(), network.subscribers().stream().map(s -> view(s, me.id())).toList()));
+  }
+
+  private SubscriberView view(Subscriber subscriber, PersonId me) {
+    PersonId player = network.player(subscriber.number());
+    boolean mine = me.equals(player);
+    Party.Outside party = new Party.Outside(subscriber.number());
+    return new SubscriberView(
+        subscriber.number().e164(),
+        parties.number(party),
+        subscriber.name(),
+        subscriber.company(),
+        parties.place(party),
+        subscriber.habit(),
+        mine,
+        player == null || mine ? null : office.person(player).name(),
+        mine ? network.callsOf(subscriber.number()).stream().map(this::view).toList() : List.of());
+  }
+
+  private OutsideCallView view(OutsideCall call) {
+    return new OutsideCallView(
+        call.call.value(),
+        call.other == null ? null : office.region().show(call.other),
+        call.incoming,
+        call.state,
+        call.since,
+        call.reason,
+        call.digits);
+  }
+
+  /** Lets subscribers call in by themselves, or no longer. */
+  @PutMapping("/callers")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void callers(@RequestBody Switch wanted) {
+    doAtExchange(() -> callers.on(wanted.on()));
+  }
+
+  /** Play a subscriber: from now on they do only what this person has them do. */
+  @PutMapping("/subscribers/{number}/player")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void play(@AuthenticationPrincipal Employee me, @PathVariable String number) {
+    doAtExchange(
+        () -> {
+          Subscriber subscriber = subscriber(number);
+          PersonId player = network.player(subscriber.number());
+          if (player != null && !player.equals(me.id())) {
+            throw new Problem(
+                HttpStatus.CONFLICT,
+                "PLAYED_BY_OTHER",
+                Map.of("person", office.person(player).name()));
+          }
+          network.play(subscriber.number(), me.id());
+        });
+  }
+
+  /** Leave a subscriber to themselves again. */
+  @DeleteMapping("/subscribers/{number}/player")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void leave(@AuthenticationPrincipal Employee me, @PathVariable String number) {
+    doAtExchange(() -> network.leave(played(me, number).number()));
+  }
+
+  /** Have the subscriber call a number of the office. */
+  @PostMapping("/subscribers/{number}/calls")
+  @ResponseStatus(HttpStatus.CREATED)
+  void call(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String number,
+      @Valid @RequestBody CallOffice call) {
+    doAtExchange(
+        () -> {
+          Subscriber subscriber = played(me, number);
+          if (network.onCall(subscriber.number())) {
+            throw new Problem(HttpStatus.CONFLICT, "SUBSCRIBER_ON_CALL");
+          }
+          network.callOffice(subscriber.number(), officeNumber(call.to()), call.withheld());
+        });
+  }
+
+  /** A number of the office: whole, or the extension behind it. */
+  private PhoneNumber officeNumber(String typed) {
+    Dialled dialled = office.plan().interpret(typed);
+    if (dialled instanceof Dialled.Outside outside) {
+      return outside.number();
+    }
+    if (dialled instanceof Dialled.Internal internal) {
+      return office
+          .directory()
+          .personAt(internal.extension())
+          .map(person -> person.directNumber())
+          .or(() -> office.directory().groupAt(internal.extension()).map(group -> group.number()))
+          .orElseThrow(() -> new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER"));
+    }
+    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER");
+  }
+
+  @PostMapping("/subscribers/{number}/answer")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void answer(@AuthenticationPrincipal Employee me, @PathVariable String number) {
+    doAtExchange(
+        () ->
+            network.callsOf(played(me, number).number()).stream()
+                .filter(call -> call.incoming && call.state == OutsideCall.State.RINGING)
+                .findFirst()
+                .ifPresentOrElse(network::answer, OutsideController::noSuchCall));
+  }
+
+  @PostMapping("/subscribers/{number}/hang-up")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void hangUp(@AuthenticationPrincipal Employee me, @PathVariable String number) {
+    doAtExchange(
+        () ->
+            network.callsOf(played(me, number).number()).stream()
+                .findFirst()
+                .ifPresentOrElse(network::hangUp, OutsideController::noSuchCall));
+  }
+
+  private static void noSuchCall() {
+    throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CALL");
+  }
+
+  private Subscriber subscriber(String number) {
+    return network.subscribers().stream()
+        .filter(subscriber -> subscriber.number().e164().equals(number))
+        .findFirst()
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_SUBSCRIBER"));
+  }
+
+  private Subscriber played(Employee me, String number) {
+    Subscriber subscriber = subscriber(number);
+    if (!Objects.equals(me.id(), network.player(subscriber.number()))) {
+      throw new Problem(HttpStatus.CONFLICT, "NOT_PLAYED_BY_YOU");
+    }
+    return subscriber;
+  }
+
+  private void doAtExchange(Runnable action) {
+    atExchange(
+        () -> {
+          action.run();
+          return null;
+        });
+  }
+
+  private <T> T atExchange(Supplier<T> question) {
+    return Commands.await(loop.ask(question));
+  }
+}

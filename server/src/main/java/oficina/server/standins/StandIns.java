@@ -1,0 +1,40 @@
+package oficina.server.standins;
+
+import oficina.server.OficinaProperties;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.people.Presence;
+import oficina.server.push.Pushes;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Connects the stand-ins to the exchange. */
+@Configuration
+@ConditionalOnProperty("oficina.stand-ins")
+class StandIns {
+
+  @Bean
+  NetworkStandIn network(ExchangeLoop loop, Pushes pushes) {
+    NetworkStandIn network = new NetworkStandIn(loop, pushes, Subscriber.all());
+    loop.listen(new NetworkPort(network));
+    return network;
+  }
+
+  @Bean
+  ColleagueStandIn colleagues(ExchangeLoop loop, Presence presence) {
+    ColleagueStandIn colleagues = new ColleagueStandIn(loop, presence);
+    loop.listen(colleagues);
+    return colleagues;
+  }
+
+  @Bean
+  Callers callers(ExchangeLoop loop, NetworkStandIn network, OficinaProperties properties) {
+    Callers callers = new Callers(loop, network);
+    loop.ask(
+        () -> {
+          callers.on(properties.callers());
+          return null;
+        });
+    return callers;
+  }
+}

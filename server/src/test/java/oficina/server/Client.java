@@ -1,0 +1,201 @@
+package oficina.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.WebSocket;
+import java.util.Map;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** One person's browser as far as the server can tell: cookies, HTTP requests, a WebSocket. */
+public final class Client implements AutoCloseable {
+  private static final JsonMapper JSON = new JsonMapper();
+
+  private final String address;
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private final BlockingQueue<JsonNode> pushes = new LinkedBlockingQueue<>();
+  private WebSocket socket;
+
+  public Client(String address) {
+    this.address = address;
+  }
+
+  /** A browser in which this person has signed in and has a page open. */
+  public static Client signedIn(String name) {
+    return signedIn(TestServer.get().address(), name);
+  }
+
+  public static Client signedIn(String address, String name) {
+    Client client = new Client(address);
+    Answer answer = client.post("/api/session", Map.of("name", name, "password", "harbour-light"));
+    if (answer.status() != 200) {
+      throw new AssertionError(answer.toString());
+    }
+    client.connect();
+    return client;
+  }
+
+  /** What the server answered. */
+  public record Answer(int status, JsonNode body, HttpResponse<String> response) {
+    public String code() {
+      return body.path("code").asString("");
+    }
+  }
+
+  public Answer get(String path) {
+    return send("GET", path, null);
+  }
+
+  public Answer post(String path, Object body) {
+    return send("POST", path, JSON.writeValueAsString(body));
+  }
+
+  public Answer put(String path, Object body) {
+    return send("PUT", path, JSON.writeValueAsString(body));
+  }
+
+  public Answer delete(String path) {
+    return send("DELETE", path, null);
+  }
+
+  /** A request with any body, well-formed or not. */
+  public Answer send(String method, String path, String body) {
+    if (!method.equals("GET") && cookie("XSRF-TOKEN").isEmpty()) {
+      get("/api/session");
+    }
+    HttpRequest.Builder request =
+        HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
+            .method(
+                method,
+                body == null
+                    ? HttpRequest.BodyPublishers.noBody()
+                    : HttpRequest.BodyPublishers.ofString(body));
+    try {
+      HttpResponse<String> response =
+          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      String text = response.body();
+      return new Answer(
+          response.statusCode(),
+          text.startsWith("{") || text.startsWith("[")
+              ? JSON.readTree(text)
+              : JSON.createObjectNode(),
+          response);
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new AssertionError(e);
+    }
+  }
+
+  public String cookie(String name) {
+    return cookies.getCookieStore().getCookies().stream()
+        .filter(cookie -> cookie.getName().equals(name))
+        .map(HttpCookie::getValue)
+        .findFirst()
+        .orElse("");
+  }
+
+  public void forget(String cookie) {
+    cookies.getCookieStore().getCookies().stream()
+        .filter(each -> each.getName().equals(cookie))
+        .toList()
+        .forEach(each -> cookies.getCookieStore().remove(null, each));
+  }
+
+  /** Opens the page's WebSocket and waits for the first message. */
+  public JsonNode connect() {
+    socket =
+        http.newWebSocketBuilder()
+            .buildAsync(
+                URI.create(address.replace("http:", "ws:") + "/api/push"),
+                new WebSocket.Listener() {
+                  private final StringBuilder text = new StringBuilder();
+
+                  @Override
+                  public CompletionStage<?> onText(
+                      WebSocket webSocket, CharSequence data, boolean last) {
+                    text.append(data);
+                    if (last) {
+                      pushes.add(JSON.readTree(text.toString()));
+                      text.setLength(0);
+                    }
+                    webSocket.request(1);
+                    return null;
+                  }
+                })
+            .join();
+    return await(push -> push.has("calls") && push.has("people"));
+  }
+
+  /** The first push like this; earlier ones are dropped. */
+  public JsonNode await(Predicate<JsonNode> wanted) {
+    try {
+      long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
+      while (true) {
+        JsonNode push = pushes.poll(patience - System.nanoTime(), TimeUnit.NANOSECONDS);
+        if (push == null) {
+          throw new AssertionError("no such push");
+        }
+        if (wanted.test(push)) {
+          return push;
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new AssertionError(e);
+    }
+  }
+
+  /** The only call in hand, as soon as it is in this phase. */
+  public JsonNode awaitCall(String phase) {
+    return await(
+            push ->
+                push.path("calls").size() == 1
+                    && push.get("calls").get(0).get("phase").asString().equals(phase))
+        .get("calls")
+        .get(0);
+  }
+
+  public void awaitNoCalls() {
+    await(push -> push.has("calls") && push.get("calls").isEmpty());
+  }
+
+  /** Calls what is typed and returns the call's identity. */
+  public String call(String to) {
+    Answer answer = post("/api/calls", Map.of("to", to, "device", "test"));
+    if (answer.status() != 201) {
+      throw new AssertionError(answer.toString());
+    }
+    return answer.body().get("id").asString();
+  }
+
+  public Answer service(String call, String service) {
+    return post("/api/calls/" + call + "/" + service, Map.of("device", "test"));
+  }
+
+  public void disconnect() {
+    socket.abort();
+  }
+
+  @Override
+  public void close() {
+    delete("/api/session");
+    if (socket != null) {
+      socket.abort();
+    }
+  }
+}

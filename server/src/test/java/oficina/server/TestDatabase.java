@@ -1,0 +1,134 @@
+package oficina.server;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+
+/**
+ * A MariaDB of its own for a test run: a new data folder, a free port on loopback, gone afterwards.
+ */
+public final class TestDatabase implements AutoCloseable {
+  private final Path folder;
+  private final int port;
+  private Process server;
+
+  public TestDatabase() {
+    try {
+      folder = Files.createTempDirectory("oficina-db");
+      port = freePort();
+      run(
+          List.of(
+              "mariadb-install-db",
+              "--no-defaults",
+              "--user=" + System.getProperty("user.name"),
+              "--auth-root-authentication-method=normal",
+              "--skip-test-db",
+              "--datadir=" + folder.resolve("data")));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    start();
+    try (Connection root = DriverManager.getConnection(url("mysql"), "root", "")) {
+      root.createStatement().execute("create database oficina character set utf8mb4");
+      root.createStatement().execute("create user oficina@'127.0.0.1'");
+      root.createStatement().execute("grant all on oficina.* to oficina@'127.0.0.1'");
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    }
+  }
+
+  private void run(List<String> command) throws IOException {
+    File log = folder.resolve("install.txt").toFile();
+    Process process =
+        new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log).start();
+    try {
+      if (process.waitFor() != 0) {
+        throw new IOException(Files.readString(log.toPath()));
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException(e);
+    }
+  }
+
+  /** Starts it, again if it was stopped. */
+  public void start() {
+    try {
+      server =
+          new ProcessBuilder(
+                  "mariadbd",
+                  "--no-defaults",
+                  "--user=" + System.getProperty("user.name"),
+                  "--datadir=" + folder.resolve("data"),
+                  "--bind-address=127.0.0.1",
+                  "--port=" + port,
+                  "--socket=" + folder.resolve("socket"),
+                  "--skip-name-resolve")
+              .redirectErrorStream(true)
+              .redirectOutput(folder.resolve("server.txt").toFile())
+              .start();
+      awaitAnswer();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void awaitAnswer() throws IOException {
+    long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+    while (true) {
+      try (Connection root = DriverManager.getConnection(url("mysql"), "root", "")) {
+        return;
+      } catch (SQLException e) {
+        if (!server.isAlive() || System.nanoTime() > patience) {
+          throw new IOException(Files.readString(folder.resolve("server.txt")), e);
+        }
+      }
+    }
+  }
+
+  private String url(String database) {
+    return "jdbc:mariadb://127.0.0.1:" + port + "/" + database;
+  }
+
+  public int port() {
+    return port;
+  }
+
+  /** Stops it; its data stays. */
+  public void stop() {
+    server.destroy();
+    try {
+      if (!server.waitFor(20, TimeUnit.SECONDS)) {
+        server.destroyForcibly().waitFor();
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  @Override
+  public void close() {
+    stop();
+    try (Stream<Path> files = Files.walk(folder)) {
+      files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}
