@@ -36,6 +36,7 @@ class ApiDescription {
     Map<String, Schema> schemas = new TreeMap<>(api.getComponents().getSchemas());
     api.getComponents().setSchemas(schemas);
     for (Schema<?> schema : schemas.values()) {
+      schema.setNullable(null); // only a use of it can be absent
       if (schema.getProperties() == null) {
         continue;
       }
@@ -48,6 +49,9 @@ class ApiDescription {
                   required.add(name);
                 }
                 property.setNullable(null);
+                if (property.getItems() != null) {
+                  property.getItems().setNullable(null);
+                }
               });
       schema.setRequired(required);
     }

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.people.Presence;
@@ -29,16 +31,22 @@ public class PushSocket extends TextWebSocketHandler {
   /** A page that takes longer to receive a message is given up; it will connect anew. */
   private static final long SEND_TIMEOUT_MS = 5_000;
 
+  /** Often enough for a page to notice soon that the line is lost. */
+  private static final long HEARTBEAT_SECONDS = 10;
+
   private final Pushes pushes;
   private final Presence presence;
   private final ExchangeLoop loop;
   private final Map<String, Page> pages = new ConcurrentHashMap<>();
   private final ExecutorService senders = Executors.newCachedThreadPool();
+  private final ScheduledExecutorService heart = Executors.newSingleThreadScheduledExecutor();
 
   PushSocket(Pushes pushes, Presence presence, ExchangeLoop loop) {
     this.pushes = pushes;
     this.presence = presence;
     this.loop = loop;
+    heart.scheduleAtFixedRate(
+        pushes::sayAlive, HEARTBEAT_SECONDS, HEARTBEAT_SECONDS, TimeUnit.SECONDS);
   }
 
   @Override
@@ -88,6 +96,7 @@ public class PushSocket extends TextWebSocketHandler {
 
   @PreDestroy
   void stop() {
+    heart.shutdownNow();
     senders.shutdownNow();
   }
 }

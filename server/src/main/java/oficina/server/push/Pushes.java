@@ -34,7 +34,7 @@ public class Pushes implements DeskFeed {
     this.clock = clock;
     this.json = json;
     this.notices = notices;
-    clock.onMove(() -> tell(page -> true, Topic.SERVICE));
+    clock.onMove(this::sayAlive);
   }
 
   @Override
@@ -60,6 +60,11 @@ public class Pushes implements DeskFeed {
   @Override
   public void behind(boolean waiting) {
     behind = waiting;
+    tell(page -> true, Topic.SERVICE);
+  }
+
+  /** Tells every page that the server is there, and its time. */
+  void sayAlive() {
     tell(page -> true, Topic.SERVICE);
   }
 

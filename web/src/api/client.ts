@@ -1,0 +1,68 @@
+import { t } from 'i18next';
+
+/** A problem document (RFC 9457): a code, and a sentence a person can act on. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    sentence: string,
+  ) {
+    super(sentence);
+  }
+}
+
+let onSignedOut = () => {};
+
+/** Says what to do when the server no longer knows who is asking. */
+export function whenSignedOut(action: () => void) {
+  onSignedOut = action;
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((each) => each.startsWith(name + '='));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
+}
+
+async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') }),
+      },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    throw new Problem(0, 'OFFLINE', t('problem.OFFLINE'));
+  }
+  const text = await response.text();
+  if (response.ok) {
+    return (text ? JSON.parse(text) : undefined) as T;
+  }
+  const problem = await asProblem(response, text);
+  if (problem.code === 'SIGNED_OUT') {
+    onSignedOut();
+  }
+  throw problem;
+}
+
+async function asProblem(response: Response, text: string): Promise<Problem> {
+  try {
+    const { code, detail } = JSON.parse(text) as { code: string; detail: string };
+    return new Problem(response.status, code, detail);
+  } catch {
+    return new Problem(response.status, 'UNEXPECTED', t('problem.UNEXPECTED'));
+  }
+}
+
+export const get = <T>(path: string) => request<T>('GET', path);
+export const post = <T = void>(path: string, body: unknown = {}) => request<T>('POST', path, body);
+export const put = <T = void>(path: string, body: unknown = {}) => request<T>('PUT', path, body);
+export const del = <T = void>(path: string) => request<T>('DELETE', path);
+
+/** What to tell a person of an error, whatever it is. */
+export function sentence(error: unknown): string {
+  return error instanceof Problem ? error.message : t('problem.UNEXPECTED');
+}

@@ -1,0 +1,52 @@
+import { useTranslation } from 'react-i18next';
+import type { SegmentView } from '../api/types';
+import { clockTime } from '../words/time';
+import { inWords, ROOM_FOR_WORDS, stretches, type Stretch } from './cord';
+
+interface Props {
+  course: SegmentView[];
+  now: number;
+  /** Whether words stand below the stretches that have room for them. */
+  words?: boolean;
+  /** Whether it takes the whole width, however short the call was. */
+  whole?: boolean;
+}
+
+/** A call drawn as a ribbon that grows from left to right and shows its whole course. */
+export function Cord({ course, now, words = false, whole = false }: Props) {
+  const { t } = useTranslation();
+  const { all, length } = stretches(course, now);
+  const word = ({ segment }: Stretch) =>
+    segment.mine || segment.kind !== 'TALKING'
+      ? t(`cord.${segment.kind}`)
+      : t('cord.others', { who: segment.who.join(', ') });
+
+  return (
+    <div
+      role="img"
+      aria-label={t('cord.course', { course: inWords(all, word) })}
+      className="flex"
+      style={{ width: `${whole ? 100 : length}%` }}
+    >
+      {all.map((stretch) => (
+        <div
+          key={stretch.segment.from + stretch.segment.kind}
+          style={{ flex: `${stretch.width} 1 0` }}
+          className="min-w-[7px]"
+        >
+          <div className={`cord-stretch ${look(stretch)}`} />
+          {words && stretch.width * (whole ? 1 : length / 100) >= ROOM_FOR_WORDS && (
+            <p className="quiet mt-1 truncate text-xs">
+              {word(stretch)} {clockTime(stretch.lasted)}
+            </p>
+          )}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function look({ segment, open }: Stretch): string {
+  const past = open ? '' : 'cord-past';
+  return `cord-${segment.kind} ${segment.mine ? past : 'cord-others'}`;
+}

@@ -1,0 +1,222 @@
+import { IconBackspace, IconGridDots, IconSearch } from '@tabler/icons-react';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useId, useMemo, useState, type KeyboardEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { get, sentence } from '../api/client';
+import type { Found } from '../api/types';
+import { useKeys } from '../frame/keys';
+import { activeCall, placeCall, useCalls, useOnce } from '../live/calls';
+import { DialOption } from './DialOption';
+import { choices } from './choices';
+import { Keypad } from './Keypad';
+
+const LONGEST = 2_500;
+
+function finding(text: string) {
+  return {
+    queryKey: ['find', text],
+    queryFn: () => get<Found>(`/api/find?text=${encodeURIComponent(text)}`),
+    staleTime: 2_000,
+  };
+}
+
+/** The one field that finds and dials everything. */
+export function DialField() {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const id = useId();
+  const field = useCallback(() => document.getElementById(`${id}-field`), [id]);
+  const focus = useCallback(() => field()?.focus(), [field]);
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const [keypad, setKeypad] = useState(false);
+  const [error, setError] = useState('');
+  const wanted = text.trim();
+  const sendsDigits = activeCall(useCalls())?.actions.includes('DIGITS') ?? false;
+
+  const { data } = useQuery({
+    ...finding(wanted),
+    enabled: wanted !== '',
+    placeholderData: keepPreviousData,
+  });
+  const options = wanted === '' || !data ? [] : choices(data);
+  const hint =
+    wanted !== '' && data?.dial?.problem
+      ? t(`problem.${data.dial.problem}`, { text: data.dial.shown })
+      : '';
+
+  const change = useCallback((next: string) => {
+    setText(next.slice(0, LONGEST));
+    setChosen(0);
+    setError('');
+  }, []);
+
+  const call = useOnce(
+    useCallback(
+      async (to: string) => {
+        try {
+          await placeCall(to);
+          change('');
+          setKeypad(false);
+          field()?.blur();
+        } catch (problem) {
+          setError(sentence(problem));
+          focus();
+        }
+      },
+      [change, field, focus],
+    ),
+  );
+
+  /** Enter can be faster than the results: what counts is what the text as it stands finds. */
+  const enter = useCallback(async () => {
+    if (wanted === '') {
+      return;
+    }
+    try {
+      const found = choices(await queries.fetchQuery(finding(wanted)));
+      await call.run(found[Math.min(chosen, found.length - 1)]?.to ?? wanted);
+    } catch (problem) {
+      setError(sentence(problem));
+    }
+  }, [wanted, chosen, queries, call]);
+
+  function pressed(event: KeyboardEvent<HTMLInputElement>) {
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      const step = event.key === 'ArrowDown' ? 1 : -1;
+      setChosen((options.length + chosen + step) % Math.max(1, options.length));
+    } else if (event.key === 'Enter' && !event.altKey) {
+      event.preventDefault();
+      void enter();
+    } else if (event.key === 'Escape') {
+      change('');
+      setKeypad(false);
+      field()?.blur();
+    }
+  }
+
+  const toggleKeypad = useCallback(() => setKeypad((open) => !open), []);
+  useKeys(
+    useMemo(
+      () => [
+        { key: '/', run: focus },
+        ...(sendsDigits
+          ? []
+          : [
+              { key: 'k', run: toggleKeypad },
+              ...[...'0123456789+*#'].map((key) => ({
+                key,
+                run: () => {
+                  setText((before) => before + key);
+                  focus();
+                },
+              })),
+            ]),
+      ],
+      [focus, toggleKeypad, sendsDigits],
+    ),
+  );
+
+  return (
+    <section aria-label={t('dial.title')} className="relative">
+      <div className="bg-base-100 border-base-content flex items-center gap-2 rounded-lg border-2 pr-2 pl-4">
+        <IconSearch size={20} aria-hidden="true" className="shrink-0" />
+        <input
+          id={`${id}-field`}
+          type="text"
+          role="combobox"
+          aria-label={t('dial.label')}
+          aria-expanded={options.length > 0}
+          aria-controls={`${id}-list`}
+          aria-activedescendant={options.length > 0 ? `${id}-${chosen}` : undefined}
+          aria-describedby={`${id}-problem`}
+          autoComplete="off"
+          spellCheck={false}
+          placeholder={t('dial.placeholder')}
+          value={text}
+          onChange={(event) => change(event.target.value)}
+          onPaste={(event) => {
+            // Line breaks would be lost by the field; blanks keep the parts apart.
+            event.preventDefault();
+            const pasted = event.clipboardData.getData('text').replace(/\s+/g, ' ');
+            const { selectionStart, selectionEnd } = event.currentTarget;
+            change(
+              text.slice(0, selectionStart ?? 0) + pasted + text.slice(selectionEnd ?? text.length),
+            );
+          }}
+          onKeyDown={pressed}
+          className="placeholder:quiet h-11 min-w-0 flex-1 bg-transparent text-base outline-none"
+        />
+        {text === '' ? (
+          <kbd className="kbd" aria-hidden="true">
+            /
+          </kbd>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost"
+            aria-label={t('dial.correct')}
+            onClick={() => {
+              change(text.slice(0, -1));
+              focus();
+            }}
+          >
+            <IconBackspace size={20} aria-hidden="true" />
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          aria-expanded={keypad}
+          onClick={toggleKeypad}
+        >
+          <IconGridDots size={16} aria-hidden="true" />
+          {t('keypad.title')}
+        </button>
+      </div>
+      <div id={`${id}-problem`} role="alert" className="absolute z-20 w-full">
+        {(error || hint) && (
+          <p className="sheet text-error mt-1 px-4 py-2 font-semibold shadow-lg">{error || hint}</p>
+        )}
+      </div>
+      <ul
+        id={`${id}-list`}
+        role="listbox"
+        aria-label={t('dial.results')}
+        className={
+          options.length > 0 && !error ? 'sheet absolute z-10 mt-1 w-full p-1 shadow-lg' : 'hidden'
+        }
+        style={hint ? { top: '6.2rem' } : undefined}
+      >
+        {options.map((option, index) => (
+          <DialOption
+            key={option.key}
+            id={`${id}-${index}`}
+            option={option}
+            chosen={index === chosen}
+            onPoint={() => setChosen(index)}
+            onCall={() => void call.run(option.to)}
+          />
+        ))}
+      </ul>
+      {keypad && (
+        <div className="sheet absolute right-0 z-20 mt-1 p-3 shadow-lg">
+          <Keypad
+            onPress={(digit) => {
+              change(text + digit);
+            }}
+          />
+          <button
+            type="button"
+            className="btn btn-success mt-2 w-full"
+            aria-disabled={call.busy || wanted === ''}
+            onClick={() => void enter()}
+          >
+            {t('dial.call')} <kbd className="kbd">Enter</kbd>
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}

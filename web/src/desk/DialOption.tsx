@@ -1,0 +1,84 @@
+import { IconPhone, IconUsers } from '@tabler/icons-react';
+import { useTranslation } from 'react-i18next';
+import { Lamp } from './Lamp';
+import type { Choice } from './choices';
+
+interface Props {
+  id: string;
+  option: Choice;
+  chosen: boolean;
+  onPoint: () => void;
+  onCall: () => void;
+}
+
+/** One line of the dial field's results. The field itself handles the keys. */
+export function DialOption({ id, option, chosen, onPoint, onCall }: Props) {
+  const { t } = useTranslation();
+  return (
+    <li
+      id={id}
+      role="option"
+      aria-selected={chosen}
+      className={`flex cursor-pointer items-center gap-3 rounded px-3 py-2 ${chosen ? 'bg-base-200 ring-base-content ring-1' : ''}`}
+      onPointerMove={onPoint}
+      onPointerDown={(event) => event.preventDefault()}
+      onClick={onCall}
+      onKeyDown={undefined}
+    >
+      <OptionText option={option} />
+      {chosen && (
+        <span className="flex shrink-0 items-center gap-2 font-semibold">
+          {t('dial.call')} <kbd className="kbd">Enter</kbd>
+        </span>
+      )}
+    </li>
+  );
+}
+
+function OptionText({ option }: { option: Choice }) {
+  const { t } = useTranslation();
+  if (option.kind === 'person') {
+    const { person } = option;
+    return (
+      <>
+        <Lamp lamp={person.lamp} />
+        <span className="min-w-0 flex-1 truncate">
+          <span className="font-semibold">{person.name}</span>{' '}
+          <span className="quiet">
+            {person.team} · {t(`lamp.${person.lamp}`)}
+          </span>
+        </span>
+        <span>{person.extension}</span>
+      </>
+    );
+  }
+  if (option.kind === 'group') {
+    return (
+      <>
+        <IconUsers size={16} aria-hidden="true" />
+        <span className="min-w-0 flex-1 truncate">
+          <span className="font-semibold">{option.group.name}</span>{' '}
+          <span className="quiet">{t('dial.group')}</span>
+        </span>
+        <span>{option.group.number}</span>
+      </>
+    );
+  }
+  const { dial } = option;
+  const notes = [
+    dial.emergency ? t('dial.emergency') : dial.place,
+    dial.accessCodeDropped ? t('dial.accessCode') : '',
+    dial.afterAnswer
+      ? t('dial.afterAnswer', { digits: dial.afterAnswer.replaceAll('p', ' ').trim() })
+      : '',
+  ];
+  return (
+    <>
+      <IconPhone size={16} aria-hidden="true" />
+      <span className="min-w-0 flex-1">
+        <span className="font-semibold">{dial.shown}</span>{' '}
+        <span className="quiet">{notes.filter(Boolean).join(' · ')}</span>
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,116 @@
+import { useCallback, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { PersonView } from '../api/types';
+import { callParty, useOnce } from '../live/calls';
+import { useNow } from '../live/now';
+import { useLive } from '../live/store';
+import { useMe } from '../session/session';
+import { clockTime } from '../words/time';
+import { Lamp } from './Lamp';
+
+/** The people of the office by team, with live lamps. A click calls. */
+export function People() {
+  const { t } = useTranslation();
+  const me = useMe();
+  const everybody = useLive((live) => live.people).filter((person) => person.id !== me.id);
+  const [freeOnly, setFreeOnly] = useState(false);
+  const [team, setTeam] = useState('');
+  const teams = [...new Set(everybody.map((person) => person.team))];
+  const shown = everybody.filter(
+    (person) => (!freeOnly || person.lamp === 'FREE') && (team === '' || person.team === team),
+  );
+  const free = everybody.filter((person) => person.lamp === 'FREE').length;
+
+  return (
+    <section aria-label={t('people.title')} className="sheet flex min-h-0 flex-col lg:max-h-full">
+      <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-3 py-2">
+        <h2 className="font-bold">{t('people.title')}</h2>
+        <p className="quiet flex-1 text-sm whitespace-nowrap">
+          {t('people.free', { count: free })}
+        </p>
+        <select
+          aria-label={t('people.team')}
+          className="select select-sm w-24"
+          value={team}
+          onChange={(event) => setTeam(event.target.value)}
+        >
+          <option value="">{t('people.allTeams')}</option>
+          {teams.map((each) => (
+            <option key={each}>{each}</option>
+          ))}
+        </select>
+        <button
+          type="button"
+          className={`btn btn-sm ${freeOnly ? 'btn-primary' : 'btn-plain'}`}
+          aria-pressed={freeOnly}
+          onClick={() => setFreeOnly(!freeOnly)}
+        >
+          {t('people.freeOnly')}
+        </button>
+      </div>
+      {/* Scrollable by keyboard: it holds buttons. */}
+      <div className="min-h-0 flex-1 overflow-y-auto px-1.5 py-1">
+        {teams
+          .filter((each) => shown.some((person) => person.team === each))
+          .map((each) => (
+            <div key={each} className="mb-1">
+              <h3 className="quiet px-2 pt-1.5 pb-0.5 text-sm font-semibold">{each}</h3>
+              <ul>
+                {shown
+                  .filter((person) => person.team === each)
+                  .map((person) => (
+                    <PersonRow key={person.id} person={person} />
+                  ))}
+              </ul>
+            </div>
+          ))}
+        {shown.length === 0 && everybody.length > 0 && (
+          <p className="quiet px-2 py-3">{t('people.nobody')}</p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function PersonRow({ person }: { person: PersonView }) {
+  const { t } = useTranslation();
+  const { run, busy } = useOnce(
+    useCallback(() => callParty({ dial: person.extension }), [person.extension]),
+  );
+  return (
+    <li>
+      <button
+        type="button"
+        className="group hover:bg-base-200 focus-visible:bg-base-200 flex w-full items-center gap-2.5 rounded px-2 py-[5px] text-left"
+        aria-label={t('people.call', {
+          name: person.name,
+          extension: person.extension,
+          state: t(`lamp.${person.lamp}`),
+        })}
+        aria-disabled={busy}
+        onClick={() => void run()}
+      >
+        <Lamp lamp={person.lamp} />
+        <span className="min-w-0 flex-1 truncate">
+          {person.name} <StateText person={person} />
+        </span>
+        <span className="text-sm font-semibold opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100">
+          {t('dial.call')}
+        </span>
+        <span className="quiet">{person.extension}</span>
+      </button>
+    </li>
+  );
+}
+
+function StateText({ person }: { person: PersonView }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  const word =
+    person.lamp === 'ON_CALL' && person.since
+      ? clockTime(now - Date.parse(person.since))
+      : person.lamp === 'FREE'
+        ? ''
+        : t(`lamp.${person.lamp}`).toLowerCase();
+  return word ? <span className="quiet text-sm">{word}</span> : null;
+}

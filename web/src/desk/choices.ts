@@ -1,0 +1,23 @@
+import type { Dial, Found, PartyView, PersonView } from '../api/types';
+
+/** Something the dial field offers to call. */
+export type Choice = { key: string; to: string } & (
+  | { kind: 'person'; person: PersonView }
+  | { kind: 'group'; group: PartyView }
+  | { kind: 'number'; dial: Dial }
+);
+
+/** What was found as one list, what Enter calls first: a number that can be dialled, then people. */
+export function choices(found: Found): Choice[] {
+  const all: Choice[] = [];
+  if (found.dial && !found.dial.problem) {
+    all.push({ kind: 'number', key: 'number', to: found.dial.to, dial: found.dial });
+  }
+  if (found.group) {
+    all.push({ kind: 'group', key: 'group', to: found.group.dial ?? '', group: found.group });
+  }
+  for (const person of found.people) {
+    all.push({ kind: 'person', key: String(person.id), to: person.extension, person });
+  }
+  return all;
+}

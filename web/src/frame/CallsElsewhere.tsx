@@ -1,0 +1,30 @@
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { CallStrip } from '../desk/CallStrip';
+import { useCalls } from '../live/calls';
+
+/** Calls while another view than the desk is open: a ringing one whole, the others in a line. */
+export function CallsElsewhere() {
+  const { t } = useTranslation();
+  const calls = useCalls();
+  const ringing = calls.filter((call) => call.phase === 'RINGING');
+  const others = calls.length - ringing.length;
+  if (calls.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-label={t('inHand.title')} className="mb-4 flex flex-col gap-2">
+      {ringing.map((call) => (
+        <CallStrip key={call.id} call={call} />
+      ))}
+      {others > 0 && (
+        <p className="sheet flex items-center justify-between px-4 py-2">
+          {t('inHand.elsewhere', { count: others })}
+          <Link to="/desk" className="btn btn-sm btn-plain">
+            {t('inHand.toDesk')} <kbd className="kbd">B</kbd>
+          </Link>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { useAlerts } from '../ring/alerts';
+import { useMe } from '../session/session';
+import { Banner } from './Banner';
+import { useCallKeys } from './callKeys';
+import { CallsElsewhere } from './CallsElsewhere';
+import { Header } from './Header';
+import { KeysDialog } from './KeysDialog';
+import { useKeys } from './keys';
+import { Notices } from './Notices';
+import { tabs } from './tabs';
+
+/** What surrounds every view: tabs, my state, banners, notices, and calls that need me. */
+export function Frame({ children }: { children: ReactNode }) {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const me = useMe();
+  const [keysOpen, setKeysOpen] = useState(false);
+  useAlerts();
+  useCallKeys();
+  useKeys(
+    useMemo(
+      () => [
+        { key: '?', run: () => setKeysOpen(true) },
+        ...tabs(me).map((tab) => ({
+          key: tab.key.toLowerCase(),
+          run: () => void navigate(tab.path),
+        })),
+      ],
+      [navigate, me],
+    ),
+  );
+
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <Header onKeys={() => setKeysOpen(true)} />
+      <Banner />
+      <main className="mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-4">
+        {pathname !== '/desk' && <CallsElsewhere />}
+        {children}
+      </main>
+      <Notices />
+      {keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}
+    </div>
+  );
+}

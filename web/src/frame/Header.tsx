@@ -1,0 +1,155 @@
+import {
+  IconBellOff,
+  IconChevronDown,
+  IconDeviceDesktop,
+  IconPlugConnectedX,
+} from '@tabler/icons-react';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { NavLink } from 'react-router';
+import { Lamp } from '../desk/Lamp';
+import { useLive } from '../live/store';
+import { useSound } from '../ring/sound';
+import { PasswordDialog } from '../session/PasswordDialog';
+import { useMe } from '../session/session';
+import { Mark } from './Mark';
+import { PersonMenu } from './PersonMenu';
+import { tabs } from './tabs';
+
+/** The band along the top: the tabs, and always in sight my number, device and state. */
+export function Header({ onKeys }: { onKeys: () => void }) {
+  const { t } = useTranslation();
+  const me = useMe();
+  return (
+    <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4">
+      <p className="flex h-[52px] items-center gap-2 pr-4 text-xl font-bold max-sm:pr-0">
+        <Mark />
+        <span className="max-sm:sr-only">oficina</span>
+      </p>
+      <nav
+        aria-label={t('tab.all')}
+        className="order-last flex gap-1 self-end max-md:w-full md:order-none"
+      >
+        {tabs(me).map((tab) => (
+          <NavLink
+            key={tab.path}
+            to={tab.path}
+            title={t('key.title', { key: tab.key })}
+            className={({ isActive }) =>
+              `rounded-t-lg px-3.5 pt-2.5 pb-2.5 ${
+                isActive
+                  ? 'bg-base-200 text-base-content font-semibold'
+                  : 'opacity-85 hover:opacity-100'
+              }`
+            }
+          >
+            {t(tab.word)}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="on-band ml-auto flex h-[52px] items-center gap-2">
+        <DeviceChip />
+        <PersonChip onKeys={onKeys} />
+      </div>
+    </header>
+  );
+}
+
+/** Which device rings and speaks, and whether calls reach it at all. */
+function DeviceChip() {
+  const { t } = useTranslation();
+  const connection = useLive((live) => live.connection);
+  const sound = useSound();
+  const state = connection !== 'live' ? 'noCalls' : sound.blocked ? 'silent' : 'rings';
+  const Icon = { noCalls: IconPlugConnectedX, silent: IconBellOff, rings: IconDeviceDesktop }[
+    state
+  ];
+  const body = (
+    <>
+      <Icon size={18} aria-hidden="true" />
+      <span className="leading-tight">
+        <span className="block font-semibold">{t('device.thisComputer')}</span>
+        <span className={`block text-xs ${state === 'rings' ? 'opacity-80' : 'text-accent'}`}>
+          {t(`device.${state}`)}
+        </span>
+      </span>
+    </>
+  );
+  return state === 'silent' ? (
+    <button
+      type="button"
+      className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
+      onClick={sound.unlock}
+    >
+      {body}
+    </button>
+  ) : (
+    <p
+      role="status"
+      className="chip flex h-10 items-center gap-2 px-3 text-sm max-sm:[&_span_span:first-child]:hidden"
+    >
+      {body}
+    </p>
+  );
+}
+
+function PersonChip({ onKeys }: { onKeys: () => void }) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const lamp = useLive((live) => live.people.find((person) => person.id === me.id)?.lamp ?? 'OFF');
+  const [open, setOpen] = useState(false);
+  const [changing, setChanging] = useState(false);
+  const box = useRef<HTMLDivElement>(null);
+
+  useEffect(() => {
+    if (!open) {
+      return undefined;
+    }
+    const outside = (event: Event) => {
+      const escape = event instanceof KeyboardEvent && event.key === 'Escape';
+      if (
+        escape ||
+        (event.type === 'pointerdown' && !box.current?.contains(event.target as Node))
+      ) {
+        setOpen(false);
+      }
+    };
+    document.addEventListener('pointerdown', outside);
+    document.addEventListener('keydown', outside);
+    return () => {
+      document.removeEventListener('pointerdown', outside);
+      document.removeEventListener('keydown', outside);
+    };
+  }, [open]);
+
+  return (
+    <div ref={box} className="relative">
+      <button
+        type="button"
+        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <Lamp lamp={lamp} />
+        <span className="leading-tight">
+          <span className="block max-w-40 truncate font-semibold max-sm:sr-only">
+            {me.name} <span className="font-normal">{me.extension}</span>
+          </span>
+          <span className="block text-xs opacity-80">
+            <span className="sm:hidden">{me.extension} · </span>
+            {t(`lamp.${lamp}`)}
+          </span>
+        </span>
+        <IconChevronDown size={16} aria-hidden="true" />
+      </button>
+      {open && (
+        <PersonMenu
+          onClose={() => setOpen(false)}
+          onKeys={onKeys}
+          onPassword={() => setChanging(true)}
+        />
+      )}
+      {changing && <PasswordDialog onClose={() => setChanging(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { useTranslation } from 'react-i18next';
+import { useMe } from '../session/session';
+import { KEY_OF } from './callKeys';
+import { Dialog } from './Dialog';
+import { tabs } from './tabs';
+
+/** The list of keys. */
+export function KeysDialog({ onClose }: { onClose: () => void }) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const rows: [string, string][] = [
+    ['/', t('key.dial')],
+    ['0–9 + * #', t('key.digits')],
+    ['↑ ↓', t('key.choose')],
+    ['Enter', t('key.enter')],
+    ['K', t('key.keypad')],
+    ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
+    ...tabs(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
+    ['?', t('key.help')],
+    ['Esc', t('key.escape')],
+  ];
+  return (
+    <Dialog title={t('key.list')} onClose={onClose}>
+      <p className="quiet mb-3">{t('key.alt')}</p>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+        {rows.map(([key, does]) => (
+          <div key={key + does} className="contents">
+            <dt>
+              <kbd className="kbd">{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </Dialog>
+  );
+}

@@ -1,0 +1,39 @@
+import { useEffect } from 'react';
+
+/** A key of the page and what it does. */
+export interface Key {
+  /** As `KeyboardEvent.key` in lower case. */
+  key: string;
+  run: () => void;
+}
+
+function typing(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
+}
+
+/**
+ * Has keys do something. A key alone works unless a text field has the focus; together with Alt it
+ * works there too. Not while a dialog is open.
+ */
+export function useKeys(keys: Key[]) {
+  useEffect(() => {
+    function pressed(event: KeyboardEvent) {
+      if (event.ctrlKey || event.metaKey || event.defaultPrevented || event.repeat) {
+        return;
+      }
+      if (document.querySelector('dialog[open]') || (!event.altKey && typing(event.target))) {
+        return;
+      }
+      const found = keys.find((each) => each.key === event.key.toLowerCase());
+      if (found) {
+        event.preventDefault();
+        found.run();
+      }
+    }
+    window.addEventListener('keydown', pressed);
+    return () => window.removeEventListener('keydown', pressed);
+  }, [keys]);
+}

@@ -1,0 +1,10 @@
+import type { Me } from '../api/types';
+
+/** The views there are, in the order of their tabs. */
+export function tabs(me: Me) {
+  return [
+    { path: '/desk', word: 'tab.desk', key: 'B' },
+    { path: '/history', word: 'tab.history', key: 'Y' },
+    ...(me.standIns ? [{ path: '/outside', word: 'tab.outside', key: 'O' }] : []),
+  ];
+}

@@ -1,0 +1,129 @@
+import {
+  IconArrowDownLeft,
+  IconArrowUpRight,
+  IconChevronDown,
+  IconPhone,
+} from '@tabler/icons-react';
+import { useCallback, useId, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { HistoryEntry } from '../api/types';
+import { Cord } from '../cord/Cord';
+import { callParty, nameOf, useOnce } from '../live/calls';
+import { clockTime, timeOfDay } from '../words/time';
+
+/** One call of the history; opened, it tells its whole course. */
+export function Entry({ entry }: { entry: HistoryEntry }) {
+  const { t } = useTranslation();
+  const [open, setOpen] = useState(false);
+  const details = useId();
+  const { run, busy } = useOnce(useCallback(() => callParty(entry.other), [entry.other]));
+  const name = nameOf(entry.other, t('party.withheld'));
+  const missed = entry.result.startsWith('MISSED');
+  const Arrow = entry.direction === 'PLACED' ? IconArrowUpRight : IconArrowDownLeft;
+  const about = [
+    entry.other.place,
+    entry.other.name === entry.other.number ? '' : entry.other.number,
+    entry.line ? t('history.onLine', { line: entry.line }) : '',
+  ];
+
+  return (
+    <li className="border-base-300 border-b last:border-b-0">
+      <div className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-4 max-sm:flex-wrap">
+        <button
+          type="button"
+          className="flex min-w-0 flex-1 items-center gap-3 text-left"
+          aria-expanded={open}
+          aria-controls={details}
+          onClick={() => setOpen(!open)}
+        >
+          <Arrow
+            size={18}
+            className={`shrink-0 ${missed ? 'text-error' : 'quiet'}`}
+            role="img"
+            aria-label={t(`history.direction.${entry.direction}`)}
+          />
+          <span className="quiet w-11 shrink-0">{timeOfDay(entry.began)}</span>
+          <span className="min-w-0 flex-1">
+            <span className="flex flex-wrap items-baseline gap-x-2">
+              <span className="font-semibold break-words">{name}</span>
+              <span className="quiet text-sm">{about.filter(Boolean).join(' · ')}</span>
+            </span>
+            <span
+              className={`block text-sm sm:hidden ${missed ? 'text-error font-semibold' : 'quiet'}`}
+            >
+              {outcome(entry, t)}
+            </span>
+          </span>
+          <span className="w-40 shrink-0 max-lg:hidden">
+            <Cord course={entry.course} now={Date.parse(entry.ended)} />
+          </span>
+          <span
+            className={`w-52 shrink-0 text-right text-sm max-sm:hidden ${missed ? 'text-error font-semibold' : 'quiet'}`}
+          >
+            {outcome(entry, t)}
+          </span>
+          <IconChevronDown
+            size={16}
+            aria-hidden="true"
+            className={`shrink-0 ${open ? 'rotate-180' : ''}`}
+          />
+        </button>
+        {entry.other.dial && (
+          <button
+            type="button"
+            className="btn btn-sm btn-plain"
+            aria-label={t('history.call', { name })}
+            aria-disabled={busy}
+            onClick={() => void run()}
+          >
+            <IconPhone size={16} aria-hidden="true" />
+            {t('dial.call')}
+          </button>
+        )}
+      </div>
+      {open && (
+        <div id={details} className="px-4 pt-1 pb-4 sm:pl-14">
+          <Cord course={entry.course} now={Date.parse(entry.ended)} words whole />
+          <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 sm:max-w-md">
+            {facts(entry, t).map(([word, value]) => (
+              <div key={word} className="contents">
+                <dt className="quiet">{word}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+      )}
+    </li>
+  );
+}
+
+type Translate = ReturnType<typeof useTranslation>['t'];
+
+function outcome(entry: HistoryEntry, t: Translate): string {
+  return t(`history.result.${entry.result}`, {
+    time: clockTime(entry.talked + entry.held),
+    person: entry.answeredBy ?? '',
+  });
+}
+
+function facts(entry: HistoryEntry, t: Translate): [string, string][] {
+  const all: [string, string][] = [
+    [
+      t('history.fact.when'),
+      `${new Date(entry.began).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}, ${timeOfDay(entry.began)}`,
+    ],
+    [
+      t('history.fact.direction'),
+      t(`history.direction.${entry.direction}`) +
+        (entry.line ? ` · ${t('history.onLine', { line: entry.line })}` : ''),
+    ],
+    [t('history.fact.rang'), clockTime(entry.rang)],
+    [t('history.fact.talked'), clockTime(entry.talked)],
+    [t('history.fact.ended'), outcome(entry, t)],
+  ];
+  if (entry.held > 0) {
+    all.splice(4, 0, [t('history.fact.held'), clockTime(entry.held)]);
+  }
+  return all;
+}

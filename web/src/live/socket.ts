@@ -1,0 +1,95 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { get } from '../api/client';
+import type { Push } from '../api/types';
+import { take, useLive } from './store';
+
+const SIGNED_OUT = 4001;
+/** The server says something at least every 10 seconds; a silence longer than this is a lost line. */
+const LONGEST_SILENCE_MS = 25_000;
+const PAUSES_MS = [200, 500, 1000, 2000, 3000];
+
+/**
+ * Keeps this page told of what happens, connecting again whenever the line is lost.
+ *
+ * @returns what ends it
+ */
+export function listen(queries: QueryClient): () => void {
+  let socket: WebSocket | undefined;
+  let tries = 0;
+  let ended = false;
+  let retry: ReturnType<typeof setTimeout> | undefined;
+  let silence: ReturnType<typeof setTimeout> | undefined;
+
+  function connect() {
+    clearTimeout(retry);
+    const scheme = location.protocol === 'https:' ? 'wss:' : 'ws:';
+    const mine = new WebSocket(`${scheme}//${location.host}/api/push`);
+    socket = mine;
+    mine.onmessage = (message) => {
+      if (socket !== mine) {
+        return;
+      }
+      tries = 0;
+      hearAgain();
+      const push = JSON.parse(message.data as string) as Push;
+      take(push);
+      if (push.historyChanged) {
+        void queries.invalidateQueries({ queryKey: ['history'] });
+      }
+      if (push.outsideChanged) {
+        void queries.invalidateQueries({ queryKey: ['outside'] });
+      }
+    };
+    mine.onclose = (event) => {
+      if (socket === mine) {
+        lost(event.code);
+      }
+    };
+  }
+
+  function hearAgain() {
+    clearTimeout(silence);
+    silence = setTimeout(() => drop(), LONGEST_SILENCE_MS);
+  }
+
+  /** Gives the line up without waiting for the other end to notice. */
+  function drop() {
+    const old = socket;
+    socket = undefined;
+    old?.close();
+    lost(0);
+  }
+
+  function lost(code: number) {
+    clearTimeout(silence);
+    if (ended) {
+      return;
+    }
+    useLive.setState({ connection: 'lost' });
+    if (code === SIGNED_OUT || tries === 1) {
+      // Perhaps it is the sign-in that is gone and not the line: asking tells.
+      void get('/api/session').catch(() => undefined);
+    }
+    clearTimeout(retry);
+    retry = setTimeout(connect, PAUSES_MS[Math.min(tries, PAUSES_MS.length - 1)]);
+    tries++;
+  }
+
+  const online = () => {
+    tries = 0;
+    connect();
+  };
+  window.addEventListener('offline', drop);
+  window.addEventListener('online', online);
+  connect();
+
+  return () => {
+    ended = true;
+    clearTimeout(retry);
+    clearTimeout(silence);
+    window.removeEventListener('offline', drop);
+    window.removeEventListener('online', online);
+    socket?.close();
+    useLive.setState({ connection: 'connecting', calls: [], people: [], notices: [] });
+  };
+}

@@ -1,0 +1,118 @@
+import { IconPhone, IconPhoneOff } from '@tabler/icons-react';
+import { useId, type FormEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { post } from '../api/client';
+import type { OutsideCallView, SubscriberView } from '../api/types';
+import { useNow } from '../live/now';
+import { useLive } from '../live/store';
+import { clockTime } from '../words/time';
+
+interface Props {
+  subscriber: SubscriberView;
+  change: (action: Promise<unknown>) => Promise<void>;
+}
+
+/** A subscriber I play: what their telephone shows, and what I have them do. */
+export function Played({ subscriber, change }: Props) {
+  const { t } = useTranslation();
+  const people = useLive((live) => live.people);
+  const list = useId();
+  const call = subscriber.calls[0];
+  const base = `/api/outside/subscribers/${subscriber.number}`;
+
+  function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const data = new FormData(event.currentTarget);
+    void change(
+      post(`${base}/calls`, { to: data.get('to'), withheld: data.get('withheld') === 'on' }),
+    );
+  }
+
+  return (
+    <li aria-label={t('outside.phoneOf', { name: subscriber.name })} className="sheet p-4">
+      <h3 className="mb-2 flex flex-wrap items-baseline gap-x-2">
+        <span className="font-bold">{subscriber.name}</span>
+        <span className="quiet">
+          {[subscriber.company, subscriber.shown].filter(Boolean).join(' · ')}
+        </span>
+      </h3>
+      {call ? (
+        <>
+          <CallLine call={call} />
+          <div className="mt-3 flex gap-2">
+            {call.state === 'RINGING' && (
+              <button
+                type="button"
+                className="btn btn-success"
+                onClick={() => void change(post(`${base}/answer`))}
+              >
+                <IconPhone size={18} aria-hidden="true" />
+                {t('action.ANSWER')}
+              </button>
+            )}
+            <button
+              type="button"
+              className="btn btn-error"
+              onClick={() => void change(post(`${base}/hang-up`))}
+            >
+              <IconPhoneOff size={18} aria-hidden="true" />
+              {t(call.state === 'RINGING' ? 'action.DECLINE' : 'outside.hangUp')}
+            </button>
+          </div>
+        </>
+      ) : (
+        <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
+          <label className="min-w-52 flex-1">
+            {t('outside.to')}
+            <input
+              name="to"
+              required
+              maxLength={100}
+              list={list}
+              defaultValue="0191 498 0100"
+              autoComplete="off"
+              className="input bg-base-100 mt-1 w-full"
+            />
+          </label>
+          <datalist id={list}>
+            {people.map((person) => (
+              <option key={person.id} value={`0191 498 0${person.extension}`}>
+                {person.name}
+              </option>
+            ))}
+          </datalist>
+          <label className="flex h-10 items-center gap-2">
+            <input type="checkbox" name="withheld" className="size-4" />
+            {t('outside.withheld')}
+          </label>
+          <button type="submit" className="btn btn-success">
+            <IconPhone size={18} aria-hidden="true" />
+            {t('dial.call')}
+          </button>
+        </form>
+      )}
+    </li>
+  );
+}
+
+function CallLine({ call }: { call: OutsideCallView }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  return (
+    <p>
+      <span className="text-xl font-bold">{call.other ?? t('party.withheld')}</span>{' '}
+      <span className="quiet">
+        {t(`outside.state.${call.state}`)} {clockTime(now - Date.parse(call.since))}
+      </span>
+      {call.reason && (
+        <span className="text-error block font-semibold">{t(`outside.reason.${call.reason}`)}</span>
+      )}
+      {call.digits && (
+        <span className="block">
+          {t('outside.digits')}{' '}
+          <span className="font-semibold">{call.digits.replaceAll('p', ' ')}</span>
+        </span>
+      )}
+    </p>
+  );
+}

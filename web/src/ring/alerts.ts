@@ -1,0 +1,38 @@
+import { useEffect } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useLocation } from 'react-router';
+import { activeCall, nameOf, useCalls } from '../live/calls';
+import { showNotifications } from './notifications';
+import { sound, useSound } from './sound';
+
+/** Makes incoming calls noticed: by sound, by a desktop notification, by the title of the page. */
+export function useAlerts() {
+  const { t } = useTranslation();
+  const calls = useCalls();
+  const { pathname } = useLocation();
+  const blocked = useSound((state) => state.blocked);
+  const ringing = calls.filter((call) => call.phase === 'RINGING');
+  const audible = ringing.some((call) => !call.silenced);
+  const inCall = activeCall(calls) !== undefined;
+
+  useEffect(() => {
+    sound(!audible || blocked ? 'none' : inCall ? 'waiting' : 'ring');
+  }, [audible, inCall, blocked]);
+
+  useEffect(() => () => sound('none'), []);
+
+  useEffect(() => {
+    const first = ringing[0];
+    const view = t(`tab.${pathname.slice(1) || 'desk'}`);
+    document.title = first
+      ? t('title.ringing', { name: nameOf(first.other, t('party.withheld')) })
+      : t('title.view', { view });
+    showNotifications(
+      ringing.map((call) => ({
+        id: call.id,
+        title: t('title.ringing', { name: nameOf(call.other, t('party.withheld')) }),
+        body: [call.other.number, call.other.place, call.line].filter(Boolean).join(' · '),
+      })),
+    );
+  });
+}

@@ -1,0 +1,70 @@
+import { useCallback, useState, type FormEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import { Mark } from '../frame/Mark';
+import { useOnce } from '../live/calls';
+import { Field } from './Field';
+import { useSessionActions } from './session';
+
+interface Props {
+  signedOut: boolean;
+  unreachable: string;
+}
+
+/** The page that asks who you are. */
+export function SignIn({ signedOut, unreachable }: Props) {
+  const { t } = useTranslation();
+  const { signIn } = useSessionActions();
+  const [error, setError] = useState('');
+  const submit = useOnce(
+    useCallback(
+      async (form: HTMLFormElement) => {
+        const data = new FormData(form);
+        try {
+          await signIn(String(data.get('name')), String(data.get('password')));
+        } catch (problem) {
+          setError(sentence(problem));
+          form.querySelector<HTMLInputElement>('[name=password]')?.select();
+        }
+      },
+      [signIn],
+    ),
+  );
+
+  const message = error || unreachable || (signedOut ? t('problem.SIGNED_OUT') : '');
+  return (
+    <main className="grid min-h-dvh grid-rows-[minmax(4rem,24vh)_1fr]">
+      <div className="bg-neutral text-neutral-content flex items-end justify-center">
+        <div className="w-full max-w-sm px-4">
+          <p className="bg-base-200 text-base-content inline-block rounded-t-lg px-5 pt-3 pb-2 text-sm font-semibold">
+            {t('signIn.title')}
+          </p>
+        </div>
+      </div>
+      <form
+        className="mx-auto w-full max-w-sm px-4 pt-8"
+        onSubmit={(event: FormEvent<HTMLFormElement>) => {
+          event.preventDefault();
+          void submit.run(event.currentTarget);
+        }}
+      >
+        <h1 className="mb-6 flex items-center gap-2 text-3xl font-bold">
+          <Mark /> oficina
+        </h1>
+        <Field name="name" label={t('signIn.name')} autoComplete="username" />
+        <Field
+          name="password"
+          label={t('signIn.password')}
+          type="password"
+          autoComplete="current-password"
+        />
+        <div role="alert" className="min-h-14 pb-2">
+          {message && <p className="text-error font-semibold">{message}</p>}
+        </div>
+        <button type="submit" className="btn btn-primary w-full" disabled={submit.busy}>
+          {t('signIn.go')}
+        </button>
+      </form>
+    </main>
+  );
+}
