@@ -407,6 +407,8 @@ export interface components {
             /** @enum {string} */
             result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
             answeredBy?: string;
+            /** @enum {string} */
+            endedBy?: "me" | "other";
             course: components["schemas"]["SegmentView"][];
         };
         HistoryPage: {

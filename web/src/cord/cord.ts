@@ -13,6 +13,9 @@ export interface Stretch {
 /** A cord as long as this takes the whole width; a shorter one grows towards it. */
 const FULL_LENGTH_MS = 5 * 60_000;
 
+/** However short a call was, its cord takes this much of the row, in percent. */
+const SHORTEST = 6;
+
 /** A stretch is never drawn narrower than this, in percent, or it could not be seen. */
 const NARROWEST = 1.5;
 
@@ -27,7 +30,7 @@ export function stretches(course: SegmentView[], now: number): { all: Stretch[];
     lasted: Math.max(0, (segment.to ? Date.parse(segment.to) : now) - Date.parse(segment.from)),
   }));
   const total = timed.reduce((sum, each) => sum + each.lasted, 0);
-  const length = Math.min(100, 4 + (96 * total) / FULL_LENGTH_MS);
+  const length = Math.min(100, SHORTEST + ((100 - SHORTEST) * total) / FULL_LENGTH_MS);
   const all = timed.map((each) => ({
     ...each,
     width: Math.max(NARROWEST, total === 0 ? 100 : (100 * each.lasted) / total),

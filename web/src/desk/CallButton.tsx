@@ -37,7 +37,7 @@ export function CallButton({ call, action }: { call: CallView; action: Action })
   return (
     <button
       type="button"
-      className={`btn ${LOOK[action] ?? 'btn-plain'}`}
+      className={`btn ${(call.phase !== 'HELD' && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       onClick={() => void run()}
     >

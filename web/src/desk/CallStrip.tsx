@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { Cord } from '../cord/Cord';
@@ -6,6 +6,7 @@ import { useKeys } from '../frame/keys';
 import { nameOf, sendDigits } from '../live/calls';
 import { device } from '../live/device';
 import { useNow } from '../live/now';
+import { useLive } from '../live/store';
 import { clockTime } from '../words/time';
 import { CallButton } from './CallButton';
 import { Keypad } from './Keypad';
@@ -26,7 +27,11 @@ export function CallStrip({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const now = useNow();
   const keys = call.actions.includes('DIGITS');
-  const [keypad, setKeypad] = useState(false);
+  const keypad = useLive((live) => live.keypadFor === call.id);
+  const toggle = useCallback(
+    () => useLive.setState({ keypadFor: keypad ? '' : call.id }),
+    [keypad, call.id],
+  );
   /** Whether the buttons stand beside the name, where they are near at hand. */
   const beside = call.phase === 'RINGING' || call.phase === 'HELD';
   const whole = now - Date.parse(call.began);
@@ -83,10 +88,7 @@ export function CallStrip({ call }: { call: CallView }) {
       </div>
       {!beside && (
         <div className="mt-2 flex flex-wrap items-center gap-2">
-          <Buttons
-            call={call}
-            keypad={keys ? { open: keypad, toggle: () => setKeypad(!keypad) } : undefined}
-          />
+          <Buttons call={call} keypad={keys ? { open: keypad, toggle } : undefined} />
         </div>
       )}
       {keys && keypad && <KeysPanel call={call} />}

@@ -8,7 +8,7 @@ import { People } from './People';
 /** The main view: dialling, the calls in hand and the people, all in sight. */
 export function Desk() {
   return (
-    <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_332px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_332px]">
       <div className="flex min-h-0 flex-col gap-4">
         <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
         <DialField />

@@ -8,6 +8,7 @@ import { useKeys } from '../frame/keys';
 import { activeCall, placeCall, useCalls, useOnce } from '../live/calls';
 import { DialOption } from './DialOption';
 import { choices } from './choices';
+import { useLive } from '../live/store';
 import { Keypad } from './Keypad';
 
 const LONGEST = 2_500;
@@ -32,7 +33,9 @@ export function DialField() {
   const [keypad, setKeypad] = useState(false);
   const [error, setError] = useState('');
   const wanted = text.trim();
-  const sendsDigits = activeCall(useCalls())?.actions.includes('DIGITS') ?? false;
+  const inCall = activeCall(useCalls());
+  const sendsDigits = useLive((live) => live.keypadFor !== '' && live.keypadFor === inCall?.id);
+  const keypadOfCall = inCall?.actions.includes('DIGITS') ?? false;
 
   const { data } = useQuery({
     ...finding(wanted),
@@ -101,10 +104,10 @@ export function DialField() {
     useMemo(
       () => [
         { key: '/', run: focus },
+        ...(keypadOfCall ? [] : [{ key: 'k', run: toggleKeypad }]),
         ...(sendsDigits
           ? []
           : [
-              { key: 'k', run: toggleKeypad },
               ...[...'0123456789+*#'].map((key) => ({
                 key,
                 run: () => {
@@ -114,7 +117,7 @@ export function DialField() {
               })),
             ]),
       ],
-      [focus, toggleKeypad, sendsDigits],
+      [focus, toggleKeypad, sendsDigits, keypadOfCall],
     ),
   );
 

@@ -120,7 +120,10 @@ function facts(entry: HistoryEntry, t: Translate): [string, string][] {
     ],
     [t('history.fact.rang'), clockTime(entry.rang)],
     [t('history.fact.talked'), clockTime(entry.talked)],
-    [t('history.fact.ended'), outcome(entry, t)],
+    [
+      t('history.fact.ended'),
+      `${timeOfDay(entry.ended)}, ${entry.endedBy ? t(`history.endedBy.${entry.endedBy}`, { name: nameOf(entry.other, t('party.withheld')) }) : outcome(entry, t)}`,
+    ],
   ];
   if (entry.held > 0) {
     all.splice(4, 0, [t('history.fact.held'), clockTime(entry.held)]);

@@ -13,6 +13,8 @@ interface Live {
   /** Server's clock minus this computer's, in milliseconds. */
   ahead: number;
   notices: { key: number; notice: Notice }[];
+  /** The call whose keypad is open: keys typed on the desk go there instead of into the dial field. */
+  keypadFor: string;
 }
 
 /** What the server has last said of calls and people. */
@@ -23,6 +25,7 @@ export const useLive = create<Live>(() => ({
   behind: false,
   ahead: 0,
   notices: [],
+  keypadFor: '',
 }));
 
 let noticeKey = 0;

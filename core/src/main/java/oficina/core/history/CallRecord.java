@@ -36,6 +36,7 @@ public final class CallRecord {
   private Party called;
   private Party answerer;
   private Instant answered;
+  private Party endedBy;
 
   /** What is known of one employee's part while it lasts and afterwards. */
   private static final class Tally {
@@ -128,6 +129,9 @@ public final class CallRecord {
 
   private List<Part> left(ConnectionCleared e) {
     Party party = parties.getOrDefault(e.leg(), called);
+    if (answered != null && endedBy == null && e.cause() == Cause.NORMAL) {
+      endedBy = party;
+    }
     Tally tally = tallies.get(party.employee());
     if (tally == null || tally.ended != null) {
       return List.of();
@@ -173,6 +177,7 @@ public final class CallRecord {
         course.total(Segment.Kind.HELD, me, now),
         result,
         result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
+        result == Result.ANSWERED ? endedBy : null,
         course.segments());
   }
 

@@ -15,6 +15,7 @@ import oficina.core.people.PersonId;
  * @param began when it was placed or began to ring here
  * @param rang how long it rang here, or at the other end when the employee placed it
  * @param answeredBy the colleague who took a call that rang here too; null otherwise
+ * @param endedBy who hung up; null when nobody spoke
  * @param course every stretch of the call
  */
 public record Part(
@@ -30,6 +31,7 @@ public record Part(
     Duration held,
     Result result,
     PersonId answeredBy,
+    Party endedBy,
     List<Segment> course) {
 
   /** Whether the employee placed the call or was called. */

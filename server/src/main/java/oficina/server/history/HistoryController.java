@@ -1,5 +1,6 @@
 package oficina.server.history;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -40,6 +41,7 @@ class HistoryController {
    * @param line the group whose number it came in on
    * @param rang milliseconds it rang, here or at the other end
    * @param answeredBy the colleague who took it
+   * @param endedBy who hung up; absent when nobody spoke
    */
   record HistoryEntry(
       long id,
@@ -53,7 +55,16 @@ class HistoryController {
       long held,
       Part.Result result,
       @Schema(nullable = true) String answeredBy,
+      @Schema(nullable = true) EndedBy endedBy,
       List<SegmentView> course) {}
+
+  /** Who hung up, seen from the person whose history it is. */
+  enum EndedBy {
+    @JsonProperty("me")
+    ME,
+    @JsonProperty("other")
+    OTHER
+  }
 
   /**
    * A page of the history.
@@ -123,6 +134,14 @@ class HistoryController {
         part.held().toMillis(),
         part.result(),
         part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
+        endedBy(part, viewer),
         part.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
+  }
+
+  private static EndedBy endedBy(Part part, PersonId viewer) {
+    if (part.endedBy() == null) {
+      return null;
+    }
+    return viewer.equals(part.endedBy().employee()) ? EndedBy.ME : EndedBy.OTHER;
   }
 }

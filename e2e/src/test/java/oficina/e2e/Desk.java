@@ -1,0 +1,123 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+
+/** What a person does and sees in one window, in their own terms. */
+final class Desk {
+  final Page page;
+
+  Desk(Page page) {
+    this.page = page;
+  }
+
+  void signIn(String name, String password) {
+    page.getByLabel("Name or extension").fill(name);
+    page.getByLabel("Password", new Page.GetByLabelOptions().setExact(true)).fill(password);
+    button("Sign in").click();
+  }
+
+  /** Waits until the server tells this window what happens. */
+  void isLive() {
+    assertThat(page.getByText("calls ring here")).isVisible();
+    assertThat(person("Una Redfern").or(person("Tomasz Brill")).first()).isVisible();
+  }
+
+  Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+  }
+
+  Locator dialField() {
+    return page.getByRole(
+        AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Name, extension or number"));
+  }
+
+  Locator results() {
+    return page.getByRole(AriaRole.OPTION);
+  }
+
+  /** Types into the dial field and presses Enter. */
+  void dial(String text) {
+    dialField().fill(text);
+    dialField().press("Enter");
+  }
+
+  /** The strip of the call with this name or number. */
+  Locator call(String name) {
+    return page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name));
+  }
+
+  Locator calls() {
+    return page.getByRole(AriaRole.ARTICLE);
+  }
+
+  /** Waits until the call with this name reads like this. */
+  void sees(String name, String words) {
+    assertThat(call(name)).containsText(words);
+  }
+
+  void hasNoCalls() {
+    assertThat(calls()).hasCount(0);
+  }
+
+  Locator person(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Call " + name + ","));
+  }
+
+  /** Waits until the people board shows this state of a colleague. */
+  void seesState(String name, String state) {
+    assertThat(
+            page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions()
+                    .setName(java.util.regex.Pattern.compile("Call " + name + ", \\d+, " + state))))
+        .isVisible();
+  }
+
+  void open(String view) {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(view).setExact(true)).click();
+    assertThat(
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1).setName(view)))
+        .isAttached();
+  }
+
+  /** The entries of the history, latest first. */
+  Locator entries() {
+    return page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
+  }
+
+  Locator alert() {
+    return page.getByRole(AriaRole.ALERT);
+  }
+
+  void press(String key) {
+    page.keyboard().press(key);
+  }
+
+  /** Plays this subscriber on the page of the outside network. */
+  void play(String subscriber) {
+    open("Outside");
+    button("Play " + subscriber).click();
+    assertThat(phoneOf(subscriber)).isVisible();
+  }
+
+  Locator phoneOf(String subscriber) {
+    return page.getByRole(
+        AriaRole.LISTITEM, new Page.GetByRoleOptions().setName("Telephone of " + subscriber));
+  }
+
+  /** Has a subscriber who is played here call a number of the office. */
+  void callFrom(String subscriber, String to) {
+    phoneOf(subscriber).getByLabel("Number to call").fill(to);
+    phoneButton(subscriber, "Call").click();
+  }
+
+  Locator phoneButton(String subscriber, String name) {
+    return phoneOf(subscriber)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+  }
+}

@@ -1,0 +1,138 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** The one field that finds and dials everything. */
+class DialFieldTest {
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  @Test
+  void finds_people_in_every_way_they_are_typed() {
+    Desk ines = browsers.of("ines");
+    Map<String, String> ways =
+        Map.of(
+            "212", "Adaeze Moor",
+            "25", "Priya Venn",
+            "adaeze", "Adaeze Moor",
+            "oyel", "Beatriz Oyelaran-Whitcombe",
+            "bern", "Kirsi Laine-Abernethy",
+            "pv", "Petra Vance",
+            "zoe", "Zoë Ibbotson",
+            "una red", "Una Redfern",
+            "5624", "Lotte Penrose");
+    ways.remove("5624");
+    ways.forEach(
+        (typed, name) -> {
+          ines.dialField().fill(typed);
+          assertThat(ines.results().first()).containsText(name);
+        });
+  }
+
+  @Test
+  void letters_of_the_keypad_spell_names_and_digits_can_be_corrected() {
+    Desk ines = browsers.of("ines");
+    ines.button("Keypad").click();
+    for (String key : new String[] {"5 JKL", "6 MNO", "8 TUV", "8 TUV", "2 ABC"}) {
+      ines.button(key).click();
+    }
+    ines.button("Delete the last digit").click();
+    assertThat(ines.dialField()).hasValue("5688");
+    assertThat(ines.results().first()).containsText("Lotte Penrose");
+  }
+
+  @Test
+  void shows_how_a_number_will_be_dialled() {
+    Desk ines = browsers.of("ines");
+    ines.dialField().fill("9 0044 (0)151-496 0177");
+    assertThat(ines.results().first()).containsText("0151 496 0177");
+    assertThat(ines.results().first()).containsText("the leading 9 is not needed");
+    ines.dialField().fill("Please ring Dov (0151 496 0177) about the pallets");
+    assertThat(ines.results().first()).containsText("0151 496 0177 Liverpool");
+  }
+
+  @Test
+  void says_before_dialling_why_something_cannot_be_called() {
+    Desk ines = browsers.of("ines");
+    ines.dialField().fill("299");
+    assertThat(ines.alert()).containsText("Nobody has extension 299.");
+    ines.dialField().fill("0151");
+    assertThat(ines.alert()).containsText("0151 is too short for a telephone number.");
+    ines.dialField().fill("201");
+    assertThat(ines.alert()).containsText("That is your own number.");
+    ines.dial("nobody of that name");
+    assertThat(ines.alert()).containsText("There is no telephone number in “nobody of that name”.");
+    assertThat(ines.dialField()).hasValue("nobody of that name");
+    ines.dial("1".repeat(2_400));
+    assertThat(ines.alert()).containsText("is too long for a telephone number.");
+    ines.hasNoCalls();
+  }
+
+  @Test
+  void arrows_choose_and_a_double_click_places_one_call() {
+    Desk ines = browsers.of("ines");
+    ines.dialField().fill("22");
+    assertThat(ines.results().first()).containsText("Tomasz Brill");
+    ines.press("ArrowDown");
+    ines.press("Enter");
+    ines.sees("Una Redfern", "ringing");
+    ines.button("End").click();
+    ines.hasNoCalls();
+    ines.person("Una Redfern").dblclick();
+    ines.sees("Una Redfern", "ringing");
+    assertThat(ines.calls()).hasCount(1);
+  }
+
+  @Test
+  void the_board_shows_one_team_or_only_who_is_free() {
+    Desk ines = browsers.of("ines");
+    ines.page.getByLabel("Team").selectOption("Freight");
+    assertThat(ines.person("Ottoline Grange")).isVisible();
+    assertThat(ines.person("Priya Venn")).hasCount(0);
+    ines.button("Free only").click();
+    assertThat(ines.person("Una Redfern")).isVisible();
+    assertThat(ines.person("Ottoline Grange")).hasCount(0);
+  }
+
+  @Test
+  void a_whole_call_by_keyboard_alone() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = browsers.of("tomasz");
+    ines.press("/");
+    ines.page.keyboard().type("tom");
+    ines.press("Enter");
+    tomasz.sees("Ines Calloway", "ringing");
+    tomasz.press("q");
+    tomasz.sees("Ines Calloway", "silenced");
+    tomasz.press("a");
+    ines.sees("Tomasz Brill", "talking");
+    ines.press("h");
+    tomasz.sees("Ines Calloway", "they put you on hold");
+    ines.press("r");
+    tomasz.sees("Ines Calloway", "talking");
+    tomasz.press("e");
+    ines.hasNoCalls();
+
+    ines.press("?");
+    assertThat(ines.page.getByRole(AriaRole.DIALOG)).containsText("Answer");
+    ines.press("Escape");
+    assertThat(ines.page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    ines.press("y");
+    assertThat(ines.entries().first()).containsText("Tomasz Brill");
+    ines.press("b");
+    assertThat(ines.dialField()).isVisible();
+    ines.page.keyboard().type("212");
+    assertThat(ines.dialField()).hasValue("212");
+    ines.press("Escape");
+    assertThat(ines.dialField()).hasValue("");
+    ines.dial("221");
+    tomasz.press("Alt+d");
+    ines.sees("Tomasz Brill", "declined");
+    browsers.pass(Duration.ofSeconds(30));
+  }
+}

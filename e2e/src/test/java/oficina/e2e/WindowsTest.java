@@ -1,0 +1,145 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Several windows, reloads, lost lines, wrong passwords. */
+class WindowsTest {
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  @Test
+  void every_window_rings_and_when_one_answers_the_others_say_where() {
+    Desk ines = browsers.of("ines");
+    Desk second = browsers.secondWindow("ines");
+    Desk tomasz = browsers.of("tomasz");
+    tomasz.dial("201");
+    ines.sees("Tomasz Brill", "ringing");
+    second.sees("Tomasz Brill", "ringing");
+    second.button("Answer").click();
+    ines.sees("Tomasz Brill", "in another window of yours");
+    assertThat(second.call("Tomasz Brill")).not().containsText("another window");
+    ines.button("End").click();
+    second.hasNoCalls();
+  }
+
+  @Test
+  void a_reload_in_mid_call_loses_nothing() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = browsers.of("tomasz");
+    ines.dial("221");
+    tomasz.button("Answer").click();
+    ines.sees("Tomasz Brill", "talking");
+    browsers.pass(Duration.ofMinutes(5));
+    ines.page.reload();
+    ines.sees("Tomasz Brill", "5:0");
+    assertThat(ines.call("Tomasz Brill")).not().containsText("another window");
+    tomasz.sees("Ines Calloway", "talking");
+    ines.button("End").click();
+    tomasz.hasNoCalls();
+  }
+
+  @Test
+  void a_reload_while_it_rings_still_lets_one_answer() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = browsers.of("tomasz");
+    ines.dial("221");
+    tomasz.sees("Ines Calloway", "ringing");
+    tomasz.page.reload();
+    tomasz.button("Answer").click();
+    ines.sees("Tomasz Brill", "talking");
+  }
+
+  @Test
+  void a_lost_connection_is_told_and_healed() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = browsers.of("tomasz");
+    ines.dial("221");
+    tomasz.button("Answer").click();
+    ines.sees("Tomasz Brill", "talking");
+    ines.page.context().setOffline(true);
+    assertThat(ines.page.getByText("The connection to the server is lost.")).isVisible();
+    assertThat(ines.page.getByText("calls do not reach you")).isVisible();
+    ines.button("Hold").click();
+    assertThat(ines.page.getByText("The server cannot be reached.").first()).isVisible();
+    tomasz.button("End").click();
+    ines.page.context().setOffline(false);
+    ines.hasNoCalls();
+    assertThat(ines.page.getByText("calls ring here")).isVisible();
+  }
+
+  @Test
+  void a_wrong_password_is_told_and_repeated_tries_are_slowed() {
+    Page page = browsers.stranger();
+    Desk stranger = new Desk(page);
+    for (int i = 0; i < 3; i++) {
+      stranger.signIn("oskar", "guess-" + i);
+      assertThat(stranger.alert()).containsText("Name or password is wrong.");
+      assertThat(stranger.button("Sign in")).isEnabled();
+    }
+    stranger.signIn("oskar", "harbour-light");
+    assertThat(stranger.alert()).containsText("Too many wrong tries. Wait");
+    browsers.pass(Duration.ofSeconds(2));
+    stranger.signIn("oskar", "harbour-light");
+    stranger.isLive();
+  }
+
+  @Test
+  void signing_in_by_extension_changing_the_password_and_signing_out() {
+    Page page = browsers.stranger();
+    Desk nell = new Desk(page);
+    nell.signIn("235", "harbour-light");
+    nell.isLive();
+    nell.button("Nell Garrow 235").click();
+    nell.button("Change password").click();
+    changePassword(nell, "harbour-light", "short");
+    assertThat(nell.alert().last()).containsText("at least 10 characters");
+    changePassword(nell, "harbour-light", "slipway-tide");
+    assertThat(page.getByText("Your password is changed.")).isVisible();
+    nell.button("Nell Garrow 235").click();
+    nell.button("Sign out").click();
+    nell.signIn("nell", "harbour-light");
+    assertThat(nell.alert()).containsText("Name or password is wrong.");
+    nell.signIn("nell", "slipway-tide");
+    nell.isLive();
+  }
+
+  private static void changePassword(Desk desk, String present, String next) {
+    Page page = desk.page;
+    page.getByLabel("Present password").fill(present);
+    page.getByLabel("New password", new Page.GetByLabelOptions().setExact(true)).fill(next);
+    page.getByLabel("New password again").fill(next);
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON)
+        .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Change password"))
+        .click();
+  }
+
+  @Test
+  void an_expired_session_leads_to_the_sign_in_page() {
+    Desk ines = browsers.of("ines");
+    ines.page.context().clearCookies();
+    ines.dial("221");
+    assertThat(ines.alert()).containsText("You are signed out. Sign in to go on.");
+    ines.signIn("ines", "harbour-light");
+    ines.isLive();
+  }
+
+  @Test
+  void the_tips_can_be_put_away_and_shown_again() {
+    Page page = browsers.stranger();
+    Desk joss = new Desk(page);
+    joss.signIn("joss", "harbour-light");
+    joss.button("Put away").click();
+    page.reload();
+    joss.isLive();
+    assertThat(page.getByText("The first five minutes")).hasCount(0);
+    joss.button("Joss Ardley 234").click();
+    joss.button("Show the tips").click();
+    assertThat(page.getByText("The first five minutes")).isVisible();
+  }
+}
