@@ -12,6 +12,7 @@ import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { KEY_OF, meant } from '../frame/callKeys';
 import { serve, useCalls, useOnce, type Action } from '../live/calls';
+import { KeyCap } from '../frame/KeyCap';
 
 const ICON: Partial<Record<Action, Icon>> = {
   ANSWER: IconPhone,
@@ -39,11 +40,12 @@ export function CallButton({ call, action }: { call: CallView; action: Action })
       type="button"
       className={`btn ${(call.phase !== 'HELD' && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
+      aria-keyshortcuts={KEY_OF[action]}
       onClick={() => void run()}
     >
       {Icon && <Icon size={18} aria-hidden="true" />}
       {t(word)}
-      {meant(calls, action)?.id === call.id && <kbd className="kbd">{KEY_OF[action]}</kbd>}
+      {meant(calls, action)?.id === call.id && <KeyCap name={KEY_OF[action] ?? ''} />}
     </button>
   );
 }

@@ -10,6 +10,7 @@ import { useLive } from '../live/store';
 import { clockTime } from '../words/time';
 import { CallButton } from './CallButton';
 import { Keypad } from './Keypad';
+import { KeyCap } from '../frame/KeyCap';
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -137,9 +138,10 @@ function Buttons({ call, keypad }: ButtonsProps) {
           type="button"
           className="btn btn-plain"
           aria-expanded={keypad.open}
+          aria-keyshortcuts="K"
           onClick={keypad.toggle}
         >
-          {t('action.KEYS')} <kbd className="kbd">K</kbd>
+          {t('action.KEYS')} <KeyCap name="K" />
         </button>
       )}
       {call.actions.includes('CLEAR') && (

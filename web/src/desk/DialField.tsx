@@ -10,6 +10,7 @@ import { DialOption } from './DialOption';
 import { choices } from './choices';
 import { useLive } from '../live/store';
 import { Keypad } from './Keypad';
+import { KeyCap } from '../frame/KeyCap';
 
 const LONGEST = 2_500;
 
@@ -152,9 +153,7 @@ export function DialField() {
           className="placeholder:quiet h-11 min-w-0 flex-1 bg-transparent text-base outline-none"
         />
         {text === '' ? (
-          <kbd className="kbd" aria-hidden="true">
-            /
-          </kbd>
+          <KeyCap name="/" />
         ) : (
           <button
             type="button"
@@ -216,7 +215,7 @@ export function DialField() {
             aria-disabled={call.busy || wanted === ''}
             onClick={() => void enter()}
           >
-            {t('dial.call')} <kbd className="kbd">Enter</kbd>
+            {t('dial.call')} <KeyCap name="Enter" />
           </button>
         </div>
       )}

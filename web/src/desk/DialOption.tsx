@@ -2,6 +2,7 @@ import { IconPhone, IconUsers } from '@tabler/icons-react';
 import { useTranslation } from 'react-i18next';
 import { Lamp } from './Lamp';
 import type { Choice } from './choices';
+import { KeyCap } from '../frame/KeyCap';
 
 interface Props {
   id: string;
@@ -28,7 +29,7 @@ export function DialOption({ id, option, chosen, onPoint, onCall }: Props) {
       <OptionText option={option} />
       {chosen && (
         <span className="flex shrink-0 items-center gap-2 font-semibold">
-          {t('dial.call')} <kbd className="kbd">Enter</kbd>
+          {t('dial.call')} <KeyCap name="Enter" />
         </span>
       )}
     </li>

@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { CallStrip } from '../desk/CallStrip';
 import { useCalls } from '../live/calls';
+import { KeyCap } from './KeyCap';
 
 /** Calls while another view than the desk is open: a ringing one whole, the others in a line. */
 export function CallsElsewhere() {
@@ -21,7 +22,7 @@ export function CallsElsewhere() {
         <p className="sheet flex items-center justify-between px-4 py-2">
           {t('inHand.elsewhere', { count: others })}
           <Link to="/desk" className="btn btn-sm btn-plain">
-            {t('inHand.toDesk')} <kbd className="kbd">B</kbd>
+            {t('inHand.toDesk')} <KeyCap name="B" />
           </Link>
         </p>
       )}

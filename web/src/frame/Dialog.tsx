@@ -1,5 +1,6 @@
 import { useEffect, useId, useRef, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { KeyCap } from './KeyCap';
 
 interface Props {
   title: string;
@@ -29,7 +30,7 @@ export function Dialog({ title, onClose, children }: Props) {
             className="btn btn-sm btn-plain"
             onClick={() => dialog.current?.close()}
           >
-            {t('dialog.close')} <kbd className="kbd">Esc</kbd>
+            {t('dialog.close')} <KeyCap name="Esc" />
           </button>
         </div>
         {children}

@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { askForNotifications, notificationsWanted } from '../ring/notifications';
 import { useMe, useSessionActions } from '../session/session';
 import { setTheme, theme, type Theme } from './theme';
+import { KeyCap } from './KeyCap';
 
 interface Props {
   onClose: () => void;
@@ -26,7 +27,7 @@ export function PersonMenu({ onClose, onKeys, onPassword }: Props) {
           run();
         }}
       >
-        {t(word)} {key && <kbd className="kbd">{key}</kbd>}
+        {t(word)} {key && <KeyCap name={key} />}
       </button>
     </li>
   );

@@ -28,6 +28,12 @@ export function Outside() {
     await queries.invalidateQueries({ queryKey: KEY });
   }
 
+  /** Shown at once; should the server refuse, the answer puts it right. */
+  function switchCallers(on: boolean) {
+    queries.setQueryData<Network>(KEY, (network) => network && { ...network, callers: on });
+    void change(put('/api/outside/callers', { on }));
+  }
+
   const subscribers = data?.subscribers ?? [];
   const wanted = text.trim().toLowerCase();
   const shown = subscribers.filter((each) =>
@@ -49,9 +55,7 @@ export function Outside() {
             type="checkbox"
             className="toggle toggle-primary"
             checked={data?.callers ?? false}
-            onChange={(event) =>
-              void change(put('/api/outside/callers', { on: event.target.checked }))
-            }
+            onChange={(event) => switchCallers(event.target.checked)}
           />
           {t('outside.callers')}
         </label>

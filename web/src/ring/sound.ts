@@ -43,13 +43,14 @@ function play(audio: HTMLAudioElement, wanted: boolean) {
   }
 }
 
-/** Browsers let a page play once somebody has touched it: what could not ring then rings now. */
-function touched() {
-  useSound.setState({ blocked: false });
-}
+/** Browsers let a page play only once somebody has touched it; a sound engine tells beforehand. */
+const engine = new AudioContext();
 
-if (typeof navigator !== 'undefined' && navigator.userActivation?.hasBeenActive === false) {
+if (engine.state === 'suspended') {
   useSound.setState({ blocked: true });
+  const touched = () => {
+    void engine.resume().then(() => useSound.setState({ blocked: false }));
+  };
   window.addEventListener('pointerdown', touched, { once: true });
   window.addEventListener('keydown', touched, { once: true });
 }

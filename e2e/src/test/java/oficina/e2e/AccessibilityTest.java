@@ -6,6 +6,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.time.Duration;
 import java.util.List;
@@ -23,7 +24,7 @@ class AccessibilityTest {
     Browser.NewContextOptions options =
         new Browser.NewContextOptions().setViewportSize(width, 800).setColorScheme(scheme);
     Page stranger = browsers.stranger();
-    new Desk(stranger).button("Sign in");
+    new Desk(stranger).button("Sign in").waitFor();
     check(stranger, "sign-in");
 
     Desk ines = browsers.at("ines", options);
@@ -51,13 +52,10 @@ class AccessibilityTest {
     ines.phoneOf("Dov Hartigan").waitFor();
     check(ines.page, "outside");
     ines.button("Leave Dov Hartigan").click();
+    ines.press("e");
     ines.open("History");
     ines.entries().first().waitFor();
-    ines.entries()
-        .first()
-        .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
-        .first()
-        .click();
+    ines.entries().first().getByRole(AriaRole.BUTTON).first().click();
     check(ines.page, "history");
     ines.press("?");
     check(ines.page, "keys");

@@ -27,7 +27,8 @@ final class Desk {
   }
 
   Locator button(String name) {
-    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).first();
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .first();
   }
 
   Locator dialField() {
@@ -36,7 +37,7 @@ final class Desk {
   }
 
   Locator results() {
-    return page.getByRole(AriaRole.OPTION);
+    return page.getByRole(AriaRole.LISTBOX).getByRole(AriaRole.OPTION);
   }
 
   /** Types into the dial field and presses Enter. */
@@ -92,6 +93,13 @@ final class Desk {
 
   Locator alert() {
     return page.getByRole(AriaRole.ALERT);
+  }
+
+  /** Opens what belongs to the person and not to a call. */
+  void openMenu(String name) {
+    page.getByRole(AriaRole.BANNER)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+        .click();
   }
 
   void press(String key) {

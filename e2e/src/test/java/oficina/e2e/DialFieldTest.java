@@ -3,7 +3,6 @@ package oficina.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.options.AriaRole;
-import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -25,8 +24,7 @@ class DialFieldTest {
             "pv", "Petra Vance",
             "zoe", "Zoë Ibbotson",
             "una red", "Una Redfern",
-            "5624", "Lotte Penrose");
-    ways.remove("5624");
+            "redf", "Una Redfern");
     ways.forEach(
         (typed, name) -> {
           ines.dialField().fill(typed);
@@ -131,8 +129,9 @@ class DialFieldTest {
     ines.press("Escape");
     assertThat(ines.dialField()).hasValue("");
     ines.dial("221");
+    tomasz.sees("Ines Calloway", "ringing");
+    tomasz.dialField().focus();
     tomasz.press("Alt+d");
     ines.sees("Tomasz Brill", "declined");
-    browsers.pass(Duration.ofSeconds(30));
   }
 }

@@ -26,6 +26,7 @@ public final class Client implements AutoCloseable {
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final BlockingQueue<JsonNode> pushes = new LinkedBlockingQueue<>();
   private WebSocket socket;
+  private volatile long lastPushAt;
 
   public Client(String address) {
     this.address = address;
@@ -74,6 +75,11 @@ public final class Client implements AutoCloseable {
     if (!method.equals("GET") && cookie("XSRF-TOKEN").isEmpty()) {
       get("/api/session");
     }
+    return sendWithoutToken(method, path, body);
+  }
+
+  /** A request as a forger would have a browser send it, unless the cookie is there. */
+  Answer sendWithoutToken(String method, String path, String body) {
     HttpRequest.Builder request =
         HttpRequest.newBuilder(URI.create(address + path))
             .header("Content-Type", "application/json")
@@ -130,6 +136,7 @@ public final class Client implements AutoCloseable {
                       WebSocket webSocket, CharSequence data, boolean last) {
                     text.append(data);
                     if (last) {
+                      lastPushAt = System.nanoTime();
                       pushes.add(JSON.readTree(text.toString()));
                       text.setLength(0);
                     }
@@ -158,6 +165,11 @@ public final class Client implements AutoCloseable {
       Thread.currentThread().interrupt();
       throw new AssertionError(e);
     }
+  }
+
+  /** When the last push arrived, in {@link System#nanoTime}. */
+  public long lastPushAt() {
+    return lastPushAt;
   }
 
   /** The only call in hand, as soon as it is in this phase. */

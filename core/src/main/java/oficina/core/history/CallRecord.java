@@ -37,6 +37,7 @@ public final class CallRecord {
   private Party answerer;
   private Instant answered;
   private Party endedBy;
+  private boolean over;
 
   /** What is known of one employee's part while it lasts and afterwards. */
   private static final class Tally {
@@ -145,6 +146,7 @@ public final class CallRecord {
   }
 
   private List<Part> over(CallCleared e) {
+    over = true;
     Tally placed = tallies.get(caller.employee());
     if (placed != null) {
       placed.cause = e.cause();
@@ -178,7 +180,8 @@ public final class CallRecord {
         result,
         result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
         result == Result.ANSWERED ? endedBy : null,
-        course.segments());
+        course.segments(),
+        over);
   }
 
   private Party other() {

@@ -16,7 +16,8 @@ import oficina.core.people.PersonId;
  * @param rang how long it rang here, or at the other end when the employee placed it
  * @param answeredBy the colleague who took a call that rang here too; null otherwise
  * @param endedBy who hung up; null when nobody spoke
- * @param course every stretch of the call
+ * @param course every stretch of the call so far
+ * @param callOver whether the whole call is over, and not only this part in it
  */
 public record Part(
     CallId call,
@@ -32,7 +33,8 @@ public record Part(
     Result result,
     PersonId answeredBy,
     Party endedBy,
-    List<Segment> course) {
+    List<Segment> course,
+    boolean callOver) {
 
   /** Whether the employee placed the call or was called. */
   public enum Direction {

@@ -22,7 +22,7 @@ public final class PeopleFinder {
   private record Entry(
       Person person, String name, List<String> words, String initials, List<String> keys) {}
 
-  private record Hit(Person person, int rank, String name) {}
+  private record Hit(Person person, int rank, String order) {}
 
   public PeopleFinder(List<Person> people) {
     entries = people.stream().map(PeopleFinder::entry).toList();
@@ -59,13 +59,15 @@ public final class PeopleFinder {
     for (Entry entry : entries) {
       int rank = rank(entry, wanted);
       if (rank < NO_MATCH) {
-        hits.add(new Hit(entry.person(), rank, entry.name()));
+        // Extensions are expected in their own order, everything else by name.
+        hits.add(
+            new Hit(entry.person(), rank, rank == 1 ? entry.person().extension() : entry.name()));
       }
     }
     return hits.stream()
         .sorted(
             Comparator.comparingInt(Hit::rank)
-                .thenComparing(Hit::name)
+                .thenComparing(Hit::order)
                 .thenComparing(hit -> hit.person().extension()))
         .limit(limit)
         .map(Hit::person)

@@ -15,8 +15,11 @@ class MissedNotices {
     this.parties = parties;
   }
 
-  /** The notice, or null when there is nothing to say. */
+  /** The notice, or null when there is nothing to say, or it has been said when the part ended. */
   Notice of(Part part) {
+    if (part.callOver()) {
+      return null;
+    }
     return switch (part.result()) {
       case MISSED, MISSED_BUSY, MISSED_LINES_BUSY -> notice("missed", part, "");
       case ANSWERED_ELSEWHERE ->

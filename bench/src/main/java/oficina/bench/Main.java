@@ -1,0 +1,92 @@
+package oficina.bench;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import java.util.zip.GZIPOutputStream;
+import oficina.server.TestServer;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.TimeValue;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Measures everything and prints one table. */
+public final class Main {
+  private static final int CALLS = 300;
+
+  private Main() {}
+
+  public static void main(String[] args) throws RunnerException, IOException {
+    System.out.printf(
+        "%nMachine: %d processors, %s %s, Java %s%n%n",
+        Runtime.getRuntime().availableProcessors(),
+        System.getProperty("os.name"),
+        System.getProperty("os.arch"),
+        System.getProperty("java.version"));
+    exchange();
+
+    long started = System.nanoTime();
+    TestServer server = TestServer.get();
+    double all = (System.nanoTime() - started) / 1e9;
+    started = System.nanoTime();
+    server.restart();
+    row("server start until ready, warm process", "%.1f s", (System.nanoTime() - started) / 1e9);
+    row("the same with a new database made and filled", "%.1f s", all);
+
+    double[] times = ClickToScreen.measure(server.address(), CALLS);
+    row("click to the other screen, p50 of " + CALLS, "%.1f ms", times[CALLS / 2]);
+    row("click to the other screen, p95 (aim 50 ms)", "%.1f ms", times[CALLS * 95 / 100]);
+    row("script of the first page, gzip (aim 200 kB)", "%.0f kB", scriptBytes() / 1000.0);
+    System.exit(0);
+  }
+
+  private static void exchange() throws RunnerException {
+    Collection<RunResult> results =
+        new Runner(
+                new OptionsBuilder()
+                    .include(BusyExchange.class.getSimpleName())
+                    .forks(1)
+                    .warmupIterations(3)
+                    .warmupTime(TimeValue.seconds(2))
+                    .measurementIterations(5)
+                    .measurementTime(TimeValue.seconds(2))
+                    .verbosity(VerboseMode.SILENT)
+                    .build())
+            .run();
+    List<Double> rates = results.stream().map(r -> r.getPrimaryResult().getScore()).toList();
+    int i = 0;
+    for (RunResult result : results) {
+      row(
+          "exchange, " + result.getParams().getParam("callsInProgress") + " calls in progress",
+          "%,.0f commands/s",
+          rates.get(i++));
+    }
+    row(
+        "cost at the most calls against the fewest (aim 1.5)",
+        "%.2f times",
+        rates.get(0) / rates.get(rates.size() - 1));
+  }
+
+  private static long scriptBytes() throws IOException {
+    try (Stream<Path> files = Files.list(Path.of("web/dist/assets"))) {
+      ByteArrayOutputStream packed = new ByteArrayOutputStream();
+      for (Path script : files.filter(file -> file.toString().endsWith(".js")).toList()) {
+        try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
+          Files.copy(script, gzip);
+        }
+      }
+      return packed.size();
+    }
+  }
+
+  private static void row(String what, String format, double value) {
+    System.out.printf(Locale.ROOT, "%-58s " + format + "%n", what, value);
+  }
+}
