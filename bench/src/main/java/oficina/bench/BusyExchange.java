@@ -28,8 +28,9 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 
 /**
- * Commands per second at the exchange with many calls in progress, half of them ringing with a timer
- * running. One operation is one command decided and applied; the commands are those of whole calls.
+ * Commands per second at the exchange with many calls in progress, half of them ringing with a
+ * timer running. One operation is one command decided and applied; the commands are those of whole
+ * calls.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.Throughput)

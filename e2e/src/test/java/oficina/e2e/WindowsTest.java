@@ -124,7 +124,7 @@ class WindowsTest {
   void an_expired_session_leads_to_the_sign_in_page() {
     Desk ines = browsers.of("ines");
     ines.page.context().clearCookies();
-    ines.dial("221");
+    ines.dialField().fill("221");
     assertThat(ines.alert()).containsText("You are signed out. Sign in to go on.");
     ines.signIn("ines", "harbour-light");
     ines.isLive();

@@ -100,20 +100,32 @@ class CallsOverHttpTest {
     try (Client ines = Client.signedIn("ines")) {
       Map<String, Integer> bodies =
           Map.of(
-              "{not json", 400,
-              "[]", 400,
-              "{}", 422,
-              "{\"to\":\"212\"}", 422,
-              "{\"to\":\"\",\"device\":\"x\"}", 422,
-              "{\"to\":\"201\",\"device\":\"x\"}", 422,
-              "{\"to\":\"299\",\"device\":\"x\"}", 422,
-              "{\"to\":\"+++\",\"device\":\"x\"}", 422,
-              "{\"to\":\"212\",\"device\":\"" + "x".repeat(99) + "\"}", 422,
-              "{\"to\":\"" + "1".repeat(6_000) + "\",\"device\":\"x\"}", 422);
+              "{not json",
+              400,
+              "[]",
+              400,
+              "{}",
+              422,
+              "{\"to\":\"212\"}",
+              422,
+              "{\"to\":\"\",\"device\":\"x\"}",
+              422,
+              "{\"to\":\"201\",\"device\":\"x\"}",
+              422,
+              "{\"to\":\"299\",\"device\":\"x\"}",
+              422,
+              "{\"to\":\"+++\",\"device\":\"x\"}",
+              422,
+              "{\"to\":\"212\",\"device\":\"" + "x".repeat(99) + "\"}",
+              422,
+              "{\"to\":\"" + "1".repeat(6_000) + "\",\"device\":\"x\"}",
+              422);
       bodies.forEach(
           (body, status) -> {
             Answer answer = ines.send("POST", "/api/calls", body);
-            assertThat(answer.status()).as(body.substring(0, Math.min(40, body.length()))).isEqualTo(status);
+            assertThat(answer.status())
+                .as(body.substring(0, Math.min(40, body.length())))
+                .isEqualTo(status);
             assertThat(answer.response().headers().firstValue("Content-Type"))
                 .hasValue("application/problem+json");
             assertThat(answer.body().get("detail").asString()).isNotBlank();

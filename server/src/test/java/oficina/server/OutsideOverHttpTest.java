@@ -26,7 +26,7 @@ class OutsideOverHttpTest {
   void one_person_plays_a_subscriber_and_nobody_else_sees_or_drives_their_calls() {
     try (Client ines = Client.signedIn("ines");
         Client tomasz = Client.signedIn("tomasz")) {
-      assertThat(ines.post(DOV + "/calls", Map.of("to", "221")).code())
+      assertThat(ines.post(DOV + "/calls", Map.of("to", "221", "withheld", false)).code())
           .isEqualTo("NOT_PLAYED_BY_YOU");
       assertThat(ines.put(DOV + "/player", Map.of()).status()).isEqualTo(204);
       Answer taken = tomasz.put(DOV + "/player", Map.of());
@@ -34,19 +34,23 @@ class OutsideOverHttpTest {
       assertThat(taken.body().get("detail").asString())
           .isEqualTo("Ines Calloway is playing this subscriber.");
 
-      assertThat(ines.post(DOV + "/calls", Map.of("to", "0191 498 0221")).status()).isEqualTo(201);
+      assertThat(
+              ines.post(DOV + "/calls", Map.of("to", "0191 498 0221", "withheld", false)).status())
+          .isEqualTo(201);
       tomasz.awaitCall("RINGING");
       assertThat(dov(ines).get("calls").get(0).get("state").asString()).isEqualTo("CALLING");
       assertThat(dov(tomasz).get("calls")).isEmpty();
       assertThat(tomasz.post(DOV + "/hang-up", Map.of()).status()).isEqualTo(409);
-      assertThat(ines.post(DOV + "/calls", Map.of("to", "221")).code())
+      assertThat(ines.post(DOV + "/calls", Map.of("to", "221", "withheld", false)).code())
           .isEqualTo("SUBSCRIBER_ON_CALL");
       assertThat(ines.post(DOV + "/hang-up", Map.of()).status()).isEqualTo(204);
       tomasz.awaitNoCalls();
 
-      assertThat(ines.post(DOV + "/calls", Map.of("to", "nobody")).code())
+      assertThat(ines.post(DOV + "/calls", Map.of("to", "nobody", "withheld", false)).code())
           .isEqualTo("NOT_AN_OFFICE_NUMBER");
-      assertThat(ines.post(DOV + "/calls", Map.of("to", "0191 498 0299")).status()).isEqualTo(201);
+      assertThat(
+              ines.post(DOV + "/calls", Map.of("to", "0191 498 0299", "withheld", false)).status())
+          .isEqualTo(201);
       assertThat(dov(ines).get("calls").get(0).get("reason").asString())
           .isEqualTo("NUMBER_NOT_IN_USE");
       assertThat(ines.post(DOV + "/hang-up", Map.of()).status()).isEqualTo(204);

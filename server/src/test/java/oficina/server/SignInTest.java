@@ -21,7 +21,11 @@ class SignInTest {
     try (Client stranger = new Client(TestServer.get().address())) {
       for (String path :
           new String[] {
-            "/api/desk", "/api/history", "/api/history/1", "/api/find?text=a", "/api/outside",
+            "/api/desk",
+            "/api/history",
+            "/api/history/1",
+            "/api/find?text=a",
+            "/api/outside",
             "/api/session"
           }) {
         Answer answer = stranger.get(path);
@@ -30,7 +34,8 @@ class SignInTest {
       }
       assertThat(stranger.post("/api/calls", Map.of("to", "212", "device", "x")).status())
           .isEqualTo(401);
-      assertThatThrownBy(stranger::connect).hasRootCauseMessage("Unexpected HTTP response status code 401");
+      assertThatThrownBy(stranger::connect)
+          .hasRootCauseMessage("Unexpected HTTP response status code 401");
     }
   }
 
@@ -40,7 +45,8 @@ class SignInTest {
       ines.forget("XSRF-TOKEN");
       String session = ines.cookie("oficina-session");
       assertThat(session).isNotEmpty();
-      Answer forged = ines.sendWithoutToken("POST", "/api/calls", "{\"to\":\"212\",\"device\":\"x\"}");
+      Answer forged =
+          ines.sendWithoutToken("POST", "/api/calls", "{\"to\":\"212\",\"device\":\"x\"}");
       assertThat(forged.status()).isEqualTo(403);
       assertThat(forged.code()).isEqualTo("FORBIDDEN");
     }
@@ -87,7 +93,8 @@ class SignInTest {
       assertThat(thief.get("/api/desk").status()).as("the signed cookie alone").isEqualTo(200);
       thief.forget("oficina-session");
       Answer changed =
-          davy.put("/api/session/password", Map.of("present", "harbour-light", "next", "slack-water-9"));
+          davy.put(
+              "/api/session/password", Map.of("present", "harbour-light", "next", "slack-water-9"));
       assertThat(changed.status()).isEqualTo(204);
       assertThat(thief.get("/api/desk").status()).isEqualTo(401);
       assertThat(davy.get("/api/desk").status()).isEqualTo(200);

@@ -1,5 +1,7 @@
 package oficina.server;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.server.time.MovableClock;
@@ -65,10 +67,12 @@ public final class TestServer implements BeforeAllCallback {
     port = application.getEnvironment().getProperty("local.server.port", Integer.class);
   }
 
-  /** Starts the application anew on the same port and database. */
+  /** Starts the application anew on the same port and database; its clock goes on. */
   public void restart() {
+    Duration ahead = Duration.between(Instant.now(), clock().instant());
     application.close();
     start(port);
+    clock().advance(ahead);
   }
 
   public TestDatabase database() {

@@ -1,0 +1,195 @@
+package oficina.server.standins;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
+import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Call;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Command.MakeCall;
+import oficina.core.exchange.Connection;
+import oficina.core.exchange.ConnectionState;
+import oficina.core.exchange.Decision;
+import oficina.core.exchange.Exchange;
+import oficina.core.exchange.ExchangeEvent;
+import oficina.core.history.CallRecords;
+import oficina.core.history.Part;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.routing.Office;
+import oficina.server.exchange.JournalStore;
+import oficina.server.office.OfficeData;
+
+/**
+ * Fills an empty journal with the calls of the last working days: real calls on an exchange of their
+ * own, whose clock runs through those days, written as every call is.
+ */
+final class DemoPast {
+  private static final DeviceId DEVICE = new DeviceId("stand-in");
+  private static final int WORKING_DAYS = 5;
+  private static final int CALLS_A_DAY = 70;
+  private static final LocalTime OPENS = LocalTime.of(8, 0);
+  private static final int OPEN_SECONDS = 9 * 3600;
+
+  private final OfficeData office;
+  private final JournalStore journal;
+  private final Exchange exchange;
+  private final CallRecords records = new CallRecords();
+  private final List<JournalStore.Entry> entries = new ArrayList<>();
+  private final List<Part> parts = new ArrayList<>();
+  private final List<Subscriber> subscribers = Subscriber.all();
+  private final Random random = new Random(1959);
+  private Instant now;
+  private int calls;
+
+  DemoPast(OfficeData office, JournalStore journal) {
+    this.office = office;
+    this.journal = journal;
+    this.exchange =
+        new Exchange(office.settings(), new Office(office.directory(), person -> true));
+  }
+
+  /** Writes the days before this instant. */
+  void write(Instant until) {
+    List<LocalDate> days = new ArrayList<>();
+    for (LocalDate day = until.atZone(ZoneOffset.UTC).toLocalDate().minusDays(1);
+        days.size() < WORKING_DAYS;
+        day = day.minusDays(1)) {
+      if (day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY) {
+        days.add(0, day);
+      }
+    }
+    days.forEach(this::day);
+    journal.append(entries, parts);
+  }
+
+  private void day(LocalDate day) {
+    Instant opens = day.atTime(OPENS).toInstant(ZoneOffset.UTC);
+    for (int i = 0; i < CALLS_A_DAY; i++) {
+      // One after the other, so that this simple office is never on two calls at once.
+      now = opens.plusSeconds((long) OPEN_SECONDS * i / CALLS_A_DAY + random.nextInt(90));
+      CallId call = new CallId("past-" + ++calls);
+      switch (random.nextInt(5)) {
+        case 0, 1 -> fromOutside(call);
+        case 2 -> toOutside(call);
+        default -> inside(call);
+      }
+      finish(call);
+    }
+  }
+
+  private void fromOutside(CallId call) {
+    Subscriber from = any(subscribers.stream().filter(s -> s.calls() != null).toList());
+    run(new Command.Arrive(call, random.nextInt(15) == 0 ? null : from.number(), from.calls()));
+    later(3, 12);
+    Connection rings = first(call, ConnectionState.ALERTING);
+    if (rings != null && random.nextInt(4) > 0) {
+      run(new Command.Answer(call, rings.party().employee(), DEVICE));
+      talk(call, rings.party().employee());
+    } else if (random.nextBoolean()) {
+      run(new Command.NetworkClears(call, 1));
+    }
+  }
+
+  private void toOutside(CallId call) {
+    Subscriber to = any(subscribers);
+    PersonId person = any(office.directory().people()).id();
+    run(
+        new MakeCall(
+            call,
+            person,
+            DEVICE,
+            office.plan().interpret(to.number().e164()),
+            new CallerId(office.callerIdOf(person))));
+    later(1, 2);
+    switch (to.habit()) {
+      case BUSY -> run(new Command.NetworkFails(call, 2, Cause.BUSY));
+      case NOT_IN_USE -> run(new Command.NetworkFails(call, 2, Cause.NUMBER_NOT_IN_USE));
+      case NO_ANSWER -> run(new Command.NetworkRings(call, 2));
+      case ANSWERS, MENU -> {
+        run(new Command.NetworkRings(call, 2));
+        later(3, 9);
+        run(new Command.NetworkAnswers(call, 2));
+        talk(call, person);
+      }
+    }
+  }
+
+  private void inside(CallId call) {
+    Person from = any(office.directory().people());
+    Person to = any(office.directory().people());
+    run(
+        new MakeCall(
+            call, from.id(), DEVICE, office.plan().interpret(to.extension()), CallerId.WITHHELD));
+    later(2, 14);
+    switch (random.nextInt(6)) {
+      case 0 -> run(new Command.Decline(call, to.id()));
+      case 1 -> run(new Command.Clear(call, from.id()));
+      default -> {
+        run(new Command.Answer(call, to.id(), DEVICE));
+        talk(call, to.id());
+      }
+    }
+  }
+
+  private void talk(CallId call, PersonId person) {
+    later(15, 150);
+    if (random.nextInt(3) == 0) {
+      run(new Command.Hold(call, person));
+      later(8, 60);
+      run(new Command.Retrieve(call, person));
+      later(10, 90);
+    }
+    run(new Command.Clear(call, person));
+  }
+
+  /** Whatever is still up comes to its own end, or is hung up. */
+  private void finish(CallId call) {
+    while (exchange.state().call(call) != null) {
+      if (exchange.nextDue() == null) {
+        Connection somebody = first(call, ConnectionState.CONNECTED);
+        run(new Command.Clear(call, somebody.party().employee()));
+      } else {
+        now = exchange.nextDue();
+        run(new Command.Tick());
+      }
+    }
+  }
+
+  private Connection first(CallId id, ConnectionState state) {
+    Call call = exchange.state().call(id);
+    return call == null
+        ? null
+        : call.in(state).stream()
+            .filter(connection -> connection.party().employee() != null)
+            .findFirst()
+            .orElse(null);
+  }
+
+  private void later(int least, int most) {
+    now = now.plus(Duration.ofSeconds(least + random.nextInt(most - least)));
+  }
+
+  private <T> T any(List<T> all) {
+    return all.get(random.nextInt(all.size()));
+  }
+
+  private void run(Command command) {
+    if (exchange.decide(command, now) instanceof Decision.Accepted accepted) {
+      for (ExchangeEvent event : accepted.events()) {
+        exchange.apply(event);
+        entries.add(new JournalStore.Entry(entries.size() + 1L, event));
+        parts.addAll(records.follow(event, exchange.state().call(event.call())));
+      }
+    }
+  }
+}
