@@ -52,7 +52,7 @@ export function CallStrip({ call }: { call: CallView }) {
   return (
     <article aria-label={name} className={`sheet px-4 py-3 ${LOOK[call.phase]}`}>
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-        <div className="min-w-0 flex-1 basis-64">
+        <div className="min-w-0 flex-1 basis-44 sm:basis-64">
           <h3 className="flex flex-wrap items-baseline gap-x-2">
             <span className="text-lg leading-snug font-bold break-words">{name}</span>
             <span className="quiet">{details.filter(Boolean).join(' · ')}</span>

@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -64,7 +65,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
   }
 
   Desk at(String name, Browser.NewContextOptions options) {
-    BrowserContext context = BROWSER.newContext(options);
+    BrowserContext context = BROWSER.newContext(options.setReducedMotion(ReducedMotion.REDUCE));
     contexts.put(name, context);
     Desk desk = new Desk(open(context));
     desk.signIn(name, "harbour-light");

@@ -59,7 +59,7 @@ public final class TestServer implements BeforeAllCallback {
             + database.port()
             + "/oficina?useBulkStmts=true&timezone=UTC");
     settings.add("--oficina.callers=false");
-    settings.add("--oficina.demo-past=false");
+    settings.add("--oficina.demo-past=" + System.getProperty("oficina.demo-past", "false"));
     settings.add("--logging.level.oficina=warn");
     settings.addAll(List.of(more));
     application =

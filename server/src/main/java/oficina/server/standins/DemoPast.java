@@ -30,8 +30,8 @@ import oficina.server.exchange.JournalStore;
 import oficina.server.office.OfficeData;
 
 /**
- * Fills an empty journal with the calls of the last working days: real calls on an exchange of their
- * own, whose clock runs through those days, written as every call is.
+ * Fills an empty journal with the calls of the last working days: real calls on an exchange of
+ * their own, whose clock runs through those days, written as every call is.
  */
 final class DemoPast {
   private static final DeviceId DEVICE = new DeviceId("stand-in");
@@ -54,8 +54,7 @@ final class DemoPast {
   DemoPast(OfficeData office, JournalStore journal) {
     this.office = office;
     this.journal = journal;
-    this.exchange =
-        new Exchange(office.settings(), new Office(office.directory(), person -> true));
+    this.exchange = new Exchange(office.settings(), new Office(office.directory(), person -> true));
   }
 
   /** Writes the days before this instant. */

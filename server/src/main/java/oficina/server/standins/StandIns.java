@@ -2,8 +2,12 @@ package oficina.server.standins;
 
 import oficina.server.OficinaProperties;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.JournalStore;
+import oficina.server.office.OfficeData;
 import oficina.server.people.Presence;
 import oficina.server.push.Pushes;
+import oficina.server.time.MovableClock;
+import org.springframework.beans.factory.InitializingBean;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,6 +29,17 @@ class StandIns {
     ColleagueStandIn colleagues = new ColleagueStandIn(loop, presence);
     loop.listen(colleagues);
     return colleagues;
+  }
+
+  /** Written while the beans are made: the exchange starts after them, where the journal ends. */
+  @Bean
+  @ConditionalOnProperty("oficina.demo-past")
+  InitializingBean demoPast(OfficeData office, JournalStore journal, MovableClock clock) {
+    return () -> {
+      if (journal.lastSeq() == 0) {
+        new DemoPast(office, journal).write(clock.instant());
+      }
+    };
   }
 
   @Bean

@@ -1,0 +1,72 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.time.Duration;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Makes the pictures of the documentation from the demo office: {@code ./oficina shots}. */
+@EnabledIfSystemProperty(named = "oficina.shots", matches = ".+")
+class Shots {
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  @Test
+  void the_main_views() {
+    Page stranger = browsers.stranger();
+    new Desk(stranger).button("Sign in").waitFor();
+    take(stranger, "sign-in");
+
+    Desk ines = browsers.of("ines");
+    Desk tomasz = browsers.of("tomasz");
+    Desk adaeze = browsers.of("adaeze");
+    ines.button("Put away").click();
+    ines.play("Dov Hartigan");
+    ines.play("Marisol Quenby");
+    take(ines.page, "outside");
+    ines.callFrom("Marisol Quenby", "0191 498 0201");
+    ines.button("Answer").click();
+    assertThat(ines.phoneOf("Marisol Quenby")).containsText("talking");
+    browsers.pass(Duration.ofSeconds(95));
+    ines.open("Desk");
+    ines.button("Hold").click();
+    ines.sees("0113 496 0148", "on hold");
+    browsers.pass(Duration.ofSeconds(40));
+    ines.dial("221");
+    tomasz.button("Answer").click();
+    ines.sees("Tomasz Brill", "talking");
+    browsers.pass(Duration.ofSeconds(72));
+    adaeze.dial("200");
+    ines.sees("Adaeze Moor", "ringing");
+    browsers.pass(Duration.ofSeconds(1));
+    take(ines.page, "desk");
+
+    ines.page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+    take(ines.page, "desk-night");
+    ines.page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+    ines.page.setViewportSize(390, 844);
+    take(ines.page, "desk-phone-width");
+    ines.page.setViewportSize(1280, 800);
+    ines.button("Decline").click();
+    ines.dialField().fill("bri");
+    ines.results().first().waitFor();
+    take(ines.page, "finding");
+    ines.dialField().fill("");
+    ines.button("End").click();
+    ines.open("History");
+    ines.entries().getByText("Tomasz Brill").first().click();
+    take(ines.page, "history");
+  }
+
+  private static void take(Page page, String name) {
+    // The mouse elsewhere, so that no control looks pointed at.
+    page.mouse().move(2, 400);
+    page.screenshot(
+        new Page.ScreenshotOptions()
+            .setPath(Path.of(System.getProperty("oficina.shots"), name + ".png")));
+  }
+}
