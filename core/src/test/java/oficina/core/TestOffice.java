@@ -55,7 +55,13 @@ public final class TestOffice {
 
   public final Exchange exchange =
       new Exchange(
-          new Settings(2, 3, Duration.ofSeconds(120), Duration.ofSeconds(20)),
+          new Settings(
+              2,
+              3,
+              Duration.ofSeconds(120),
+              Duration.ofMinutes(2),
+              FRONT_DESK,
+              Duration.ofSeconds(20)),
           new Office(directory, person -> !absent.contains(person)));
 
   public final DialPlan plan =

@@ -11,6 +11,8 @@ public enum Cause {
   CALLER_GAVE_UP,
   /** Another member of the group answered. */
   ANSWERED_ELSEWHERE,
+  /** Left by sending the call on, or the call became part of another. */
+  TRANSFERRED,
   /** No device of the called person is signed in. */
   NOT_SIGNED_IN,
   NUMBER_NOT_IN_USE,

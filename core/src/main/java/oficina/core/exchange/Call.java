@@ -26,6 +26,8 @@ import oficina.core.people.PersonId;
  * @param rang employees whose devices rang for it and ring no more without their having answered
  * @param failure why it cannot be completed; null otherwise
  * @param afterAnswer digits to send when the outside party answers; empty when there are none
+ * @param announces the held call this one was placed to announce; null when it is for none
+ * @param sent where the call is on its way to; null when it is not
  */
 public record Call(
     CallId id,
@@ -38,7 +40,9 @@ public record Call(
     int nextLeg,
     Set<PersonId> rang,
     Failure failure,
-    String afterAnswer) {
+    String afterAnswer,
+    CallId announces,
+    Sent sent) {
 
   /**
    * Why a call cannot be completed; the caller hears a tone or a sentence until it is over.
@@ -46,6 +50,25 @@ public record Call(
    * @param until when the exchange hangs up
    */
   public record Failure(Cause cause, Instant until) {}
+
+  /**
+   * A call that was sent on and has not been answered since.
+   *
+   * @param by the employee who sent it
+   * @param to whom they sent it to
+   * @param why why the last one did not take it; null at first
+   */
+  public record Sent(PersonId by, Party to, Stage stage, Cause why) {}
+
+  /** How far a call that was sent on has come. */
+  public enum Stage {
+    /** It rings where it was sent. */
+    TO_TARGET,
+    /** Nobody took it there: it rings at the sender again. */
+    BACK,
+    /** The sender did not take it back either: it rings at the front desk. */
+    FRONT_DESK
+  }
 
   /** The connection with this number, or null. */
   public Connection leg(int number) {
@@ -104,28 +127,56 @@ public record Call(
     return lines;
   }
 
+  /** Everybody in the office who has to do with it now, the one who sent it on included. */
+  public Set<PersonId> employees() {
+    Set<PersonId> all = new LinkedHashSet<>();
+    for (Connection connection : connections) {
+      PersonId person = connection.party().employee();
+      if (person != null) {
+        all.add(person);
+      }
+    }
+    if (sent != null) {
+      all.add(sent.by());
+    }
+    return all;
+  }
+
   Call plus(Connection connection) {
     List<Connection> more = new ArrayList<>(connections);
     more.add(connection);
-    return with(more, Math.max(nextLeg, connection.leg() + 1), rang, answered);
+    return with(more, Math.max(nextLeg, connection.leg() + 1), rang);
   }
 
   Call replacing(Connection connection) {
     List<Connection> changed = new ArrayList<>(connections);
     changed.replaceAll(old -> old.leg() == connection.leg() ? connection : old);
-    return with(changed, nextLeg, rang, answered);
+    return with(changed, nextLeg, rang);
   }
 
   Call without(Connection gone) {
     List<Connection> fewer = new ArrayList<>(connections);
     fewer.removeIf(old -> old.leg() == gone.leg());
     PersonId person = gone.party().employee();
-    return with(
-        fewer, nextLeg, gone.rings() && person != null ? plus(rang, person) : rang, answered);
+    return with(fewer, nextLeg, gone.rings() && person != null ? plus(rang, person) : rang);
   }
 
+  /** Somebody answered: for the first time, or after it was sent on. */
   Call answeredAt(Instant at) {
-    return answered != null ? this : with(connections, nextLeg, rang, at);
+    return new Call(
+        id,
+        caller,
+        called,
+        callerId,
+        began,
+        answered == null ? at : answered,
+        connections,
+        nextLeg,
+        rang,
+        failure,
+        afterAnswer,
+        announces,
+        null);
   }
 
   Call failing(Failure why, Collection<PersonId> missedBy) {
@@ -134,7 +185,53 @@ public record Call(
       all = plus(all, person);
     }
     return new Call(
-        id, caller, called, callerId, began, answered, connections, nextLeg, all, why, afterAnswer);
+        id,
+        caller,
+        called,
+        callerId,
+        began,
+        answered,
+        connections,
+        nextLeg,
+        all,
+        why,
+        afterAnswer,
+        announces,
+        null);
+  }
+
+  Call sentOn(Sent where) {
+    return new Call(
+        id,
+        caller,
+        called,
+        callerId,
+        began,
+        answered,
+        connections,
+        nextLeg,
+        rang,
+        failure,
+        afterAnswer,
+        announces,
+        where);
+  }
+
+  Call sendingAfterAnswer(String digits) {
+    return new Call(
+        id,
+        caller,
+        called,
+        callerId,
+        began,
+        answered,
+        connections,
+        nextLeg,
+        rang,
+        failure,
+        digits,
+        announces,
+        sent);
   }
 
   private static Set<PersonId> plus(Set<PersonId> people, PersonId person) {
@@ -143,7 +240,20 @@ public record Call(
     return more;
   }
 
-  private Call with(List<Connection> now, int next, Set<PersonId> rung, Instant at) {
-    return new Call(id, caller, called, callerId, began, at, now, next, rung, failure, afterAnswer);
+  private Call with(List<Connection> now, int next, Set<PersonId> rung) {
+    return new Call(
+        id,
+        caller,
+        called,
+        callerId,
+        began,
+        answered,
+        now,
+        next,
+        rung,
+        failure,
+        afterAnswer,
+        announces,
+        sent);
   }
 }

@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
@@ -50,6 +51,51 @@ public sealed interface Command {
 
   /** Retrieve call; another active one is held. */
   record Retrieve(CallId call, PersonId person) implements ByPerson {}
+
+  /** Be heard by nobody, or be heard again. */
+  record Mute(CallId call, PersonId person, boolean on) implements ByPerson {}
+
+  /** Single-step transfer: send the other party on, without speaking to the target first. */
+  record PutThrough(CallId call, PersonId person, Dialled to, CallerId callerId)
+      implements ByPerson {}
+
+  /** Take back a call that was sent on, as long as nobody has answered it. */
+  record PullBack(CallId call, PersonId person, DeviceId device) implements ByPerson {}
+
+  /** Deflect: send a ringing call on without answering it. */
+  record Deflect(CallId call, PersonId person, Dialled to, CallerId callerId) implements ByPerson {}
+
+  /**
+   * Consultation: hold this call and place another one to announce it.
+   *
+   * @param announcement identity of the new call
+   */
+  record Announce(
+      CallId call,
+      PersonId person,
+      CallId announcement,
+      DeviceId device,
+      Dialled to,
+      CallerId callerId)
+      implements ByPerson {}
+
+  /** Transfer: connect the other parties of two calls in hand and leave both. */
+  record HandOver(CallId call, PersonId person, CallId other) implements ByPerson {}
+
+  /** Conference: bring the other parties of two calls in hand together and stay. */
+  record Join(CallId call, PersonId person, CallId other) implements ByPerson {}
+
+  /** Reconnect: end the announcing call and go back to the one it announces. */
+  record Reconnect(CallId call, PersonId person) implements ByPerson {}
+
+  /**
+   * Directed or group pickup: answer the call that has been ringing longest at one of these people.
+   */
+  record PickUp(PersonId person, DeviceId device, List<PersonId> from) implements Command {
+    public PickUp {
+      from = List.copyOf(from);
+    }
+  }
 
   /** Generate digits: send these to the outside party. */
   record SendDigits(CallId call, PersonId person, String digits) implements ByPerson {}

@@ -3,6 +3,7 @@ package oficina.core.exchange;
 import java.time.Instant;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.people.PersonId;
 
 /**
  * One party's connection to a call (ECMA-269).
@@ -13,6 +14,9 @@ import oficina.core.call.Party;
  * @param due when ringing gives up; null when nothing is pending
  * @param line the line on which it rings or was answered; null for the calling side
  * @param silenced whether its ringing has been silenced
+ * @param muted whether this party is heard by nobody
+ * @param reminded whether the party has been reminded that it holds somebody
+ * @param sentBy the employee who sent the call here; null when nobody did
  */
 public record Connection(
     int leg,
@@ -22,22 +26,48 @@ public record Connection(
     Instant since,
     Instant due,
     Party line,
-    boolean silenced) {
+    boolean silenced,
+    boolean muted,
+    boolean reminded,
+    PersonId sentBy) {
 
-  Connection to(ConnectionState next, Instant at) {
-    return new Connection(leg, party, device, next, at, null, line, false);
+  static Connection begun(
+      int leg, Party party, DeviceId device, ConnectionState state, Instant at, Instant due) {
+    return new Connection(leg, party, device, state, at, due, null, false, false, false, null);
+  }
+
+  Connection on(Party itsLine, PersonId sender) {
+    return new Connection(
+        leg, party, device, state, since, due, itsLine, silenced, muted, reminded, sender);
+  }
+
+  Connection to(ConnectionState next, Instant at, Instant nextDue) {
+    return new Connection(leg, party, device, next, at, nextDue, line, false, muted, false, sentBy);
   }
 
   Connection establishedOn(DeviceId by, Instant at) {
-    return new Connection(leg, party, by, ConnectionState.CONNECTED, at, null, line, false);
-  }
-
-  Connection ringing(Instant at, Instant until) {
-    return new Connection(leg, party, device, ConnectionState.ALERTING, at, until, line, false);
+    return new Connection(
+        leg, party, by, ConnectionState.CONNECTED, at, null, line, false, false, false, sentBy);
   }
 
   Connection quiet() {
-    return new Connection(leg, party, device, state, since, due, line, true);
+    return new Connection(
+        leg, party, device, state, since, due, line, true, muted, reminded, sentBy);
+  }
+
+  Connection muted(boolean on) {
+    return new Connection(
+        leg, party, device, state, since, due, line, silenced, on, reminded, sentBy);
+  }
+
+  Connection afterReminder() {
+    return new Connection(
+        leg, party, device, state, since, null, line, silenced, muted, true, sentBy);
+  }
+
+  Connection as(int otherLeg) {
+    return new Connection(
+        otherLeg, party, device, state, since, due, line, silenced, muted, reminded, sentBy);
   }
 
   /** Whether it rings here. */

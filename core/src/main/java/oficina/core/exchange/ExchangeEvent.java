@@ -25,6 +25,7 @@ public sealed interface ExchangeEvent {
    * @param device the employee's device; null for an outsider
    * @param callerId what a called outsider is shown
    * @param afterAnswer digits to send once an outsider answers; empty when none
+   * @param announces the held call this one is placed to announce; null when it is for none
    */
   record Originated(
       CallId call,
@@ -34,7 +35,8 @@ public sealed interface ExchangeEvent {
       Party called,
       DeviceId device,
       CallerId callerId,
-      String afterAnswer)
+      String afterAnswer,
+      CallId announces)
       implements ExchangeEvent {}
 
   /**
@@ -64,11 +66,38 @@ public sealed interface ExchangeEvent {
    */
   record Established(CallId call, Instant at, int leg, DeviceId device) implements ExchangeEvent {}
 
-  /** This party put the others on hold. */
-  record Held(CallId call, Instant at, int leg) implements ExchangeEvent {}
+  /**
+   * This party put the others on hold.
+   *
+   * @param remindAt when to remind them; null for never
+   */
+  record Held(CallId call, Instant at, int leg, Instant remindAt) implements ExchangeEvent {}
 
   /** This party speaks with the others again. */
   record Retrieved(CallId call, Instant at, int leg) implements ExchangeEvent {}
+
+  /** Somebody has been held too long by this party, who is reminded once. */
+  record HoldReminded(CallId call, Instant at, int leg) implements ExchangeEvent {}
+
+  /** This party is heard by nobody, or is heard again. */
+  record Muted(CallId call, Instant at, int leg, boolean on) implements ExchangeEvent {}
+
+  /** The call is on its way to somebody else, who has not answered yet. */
+  record SentOn(CallId call, Instant at, Call.Sent sent) implements ExchangeEvent {}
+
+  /**
+   * Two calls became one: a party of the other call now takes part in this one, in the state it had
+   * there, in the place of whoever joined them.
+   *
+   * @param other the call that ends with it
+   * @param otherLeg the party's connection there
+   * @param leg its connection here
+   * @param by the employee who did it
+   * @param stays whether that employee goes on taking part (conference) or not (transfer)
+   */
+  record Merged(
+      CallId call, Instant at, CallId other, int otherLeg, int leg, PersonId by, boolean stays)
+      implements ExchangeEvent {}
 
   /**
    * Digits were sent to this party.

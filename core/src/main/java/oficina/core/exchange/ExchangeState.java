@@ -7,9 +7,11 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.exchange.ExchangeEvent.CallCleared;
@@ -19,9 +21,13 @@ import oficina.core.exchange.ExchangeEvent.DigitsSent;
 import oficina.core.exchange.ExchangeEvent.Established;
 import oficina.core.exchange.ExchangeEvent.Failed;
 import oficina.core.exchange.ExchangeEvent.Held;
+import oficina.core.exchange.ExchangeEvent.HoldReminded;
+import oficina.core.exchange.ExchangeEvent.Merged;
+import oficina.core.exchange.ExchangeEvent.Muted;
 import oficina.core.exchange.ExchangeEvent.NetworkReached;
 import oficina.core.exchange.ExchangeEvent.Originated;
 import oficina.core.exchange.ExchangeEvent.Retrieved;
+import oficina.core.exchange.ExchangeEvent.SentOn;
 import oficina.core.exchange.ExchangeEvent.Silenced;
 import oficina.core.people.PersonId;
 
@@ -42,6 +48,7 @@ public final class ExchangeState {
   private final ExchangeState beneath;
   private final Map<CallId, Call> calls = new HashMap<>();
   private final Map<PersonId, List<CallId>> inHand = new HashMap<>();
+  private final Map<PersonId, List<CallId>> sentOn = new HashMap<>();
   private final TreeSet<Due> agenda =
       new TreeSet<>(Comparator.comparing(Due::at).thenComparing(Due::call));
   private int outsideLines;
@@ -72,6 +79,15 @@ public final class ExchangeState {
       return own;
     }
     return beneath == null ? List.of() : beneath.inHand(person);
+  }
+
+  /** Identities of the calls this person sent on that nobody has answered yet. */
+  public List<CallId> sentOn(PersonId person) {
+    List<CallId> own = sentOn.get(person);
+    if (own != null) {
+      return own;
+    }
+    return beneath == null ? List.of() : beneath.sentOn(person);
   }
 
   /** How many outside lines are taken. */
@@ -105,15 +121,8 @@ public final class ExchangeState {
   public void apply(ExchangeEvent event) {
     if (event instanceof Originated e) {
       Connection caller =
-          new Connection(
-              e.leg(),
-              e.caller(),
-              e.device(),
-              ConnectionState.CONNECTED,
-              e.at(),
-              null,
-              null,
-              false);
+          Connection.begun(
+              e.leg(), e.caller(), e.device(), ConnectionState.CONNECTED, e.at(), null);
       put(
           new Call(
               e.call(),
@@ -126,31 +135,53 @@ public final class ExchangeState {
               e.leg() + 1,
               Set.of(),
               null,
-              e.afterAnswer()));
+              e.afterAnswer(),
+              e.announces(),
+              null));
       return;
     }
     Call call = call(event.call());
     if (event instanceof NetworkReached e) {
       put(
           call.plus(
-              connection(
-                  e.leg(), e.party(), ConnectionState.INITIATED, e.at(), e.until(), e.party())));
+              begun(
+                  call,
+                  e.leg(),
+                  e.party(),
+                  ConnectionState.INITIATED,
+                  e.at(),
+                  e.until(),
+                  e.party())));
     } else if (event instanceof Delivered e) {
       Connection reached = call.leg(e.leg());
       put(
           reached == null
               ? call.plus(
-                  connection(
-                      e.leg(), e.party(), ConnectionState.ALERTING, e.at(), e.until(), e.line()))
-              : call.replacing(reached.ringing(e.at(), e.until())));
+                  begun(
+                      call,
+                      e.leg(),
+                      e.party(),
+                      ConnectionState.ALERTING,
+                      e.at(),
+                      e.until(),
+                      e.line()))
+              : call.replacing(reached.to(ConnectionState.ALERTING, e.at(), e.until())));
     } else if (event instanceof Silenced e) {
       put(call.replacing(call.leg(e.leg()).quiet()));
     } else if (event instanceof Established e) {
       put(call.replacing(call.leg(e.leg()).establishedOn(e.device(), e.at())).answeredAt(e.at()));
     } else if (event instanceof Held e) {
-      put(call.replacing(call.leg(e.leg()).to(ConnectionState.HOLD, e.at())));
+      put(call.replacing(call.leg(e.leg()).to(ConnectionState.HOLD, e.at(), e.remindAt())));
+    } else if (event instanceof HoldReminded e) {
+      put(call.replacing(call.leg(e.leg()).afterReminder()));
     } else if (event instanceof Retrieved e) {
-      put(call.replacing(call.leg(e.leg()).to(ConnectionState.CONNECTED, e.at())));
+      put(call.replacing(call.leg(e.leg()).to(ConnectionState.CONNECTED, e.at(), null)));
+    } else if (event instanceof Muted e) {
+      put(call.replacing(call.leg(e.leg()).muted(e.on())));
+    } else if (event instanceof SentOn e) {
+      put(call.sentOn(e.sent()));
+    } else if (event instanceof Merged e) {
+      merge(call, call(e.other()), e);
     } else if (event instanceof Failed e) {
       put(call.failing(new Call.Failure(e.cause(), e.until()), e.missedBy()));
     } else if (event instanceof ConnectionCleared e) {
@@ -166,9 +197,17 @@ public final class ExchangeState {
     }
   }
 
-  private static Connection connection(
-      int leg, Party party, ConnectionState state, Instant at, Instant due, Party line) {
-    return new Connection(leg, party, null, state, at, due, line, false);
+  private static Connection begun(
+      Call call, int leg, Party party, ConnectionState state, Instant at, Instant due, Party line) {
+    PersonId sender = call.sent() == null ? null : call.sent().by();
+    return Connection.begun(leg, party, null, state, at, due).on(line, sender);
+  }
+
+  private void merge(Call call, Call other, Merged e) {
+    Connection moved = other.leg(e.otherLeg());
+    put(other.without(moved));
+    Call both = call.plus(moved.as(e.leg()).on(moved.line(), e.by()));
+    put(moved.answered() ? both : both.sendingAfterAnswer(other.afterAnswer()));
   }
 
   private void put(Call call) {
@@ -181,20 +220,20 @@ public final class ExchangeState {
     outsideLines +=
         (after == null ? 0 : after.outsideLines()) - (before == null ? 0 : before.outsideLines());
     if (beneath == null) {
-      Instant was = before == null ? null : before.due();
-      Instant is = after == null ? null : after.due();
-      if (was != null && !was.equals(is)) {
-        agenda.remove(new Due(was, before.id()));
+      Instant dueBefore = before == null ? null : before.due();
+      Instant dueNow = after == null ? null : after.due();
+      if (dueBefore != null && !dueBefore.equals(dueNow)) {
+        agenda.remove(new Due(dueBefore, before.id()));
       }
-      if (is != null && !is.equals(was)) {
-        agenda.add(new Due(is, after.id()));
+      if (dueNow != null && !dueNow.equals(dueBefore)) {
+        agenda.add(new Due(dueNow, after.id()));
       }
     }
     if (before != null) {
       for (Connection connection : before.connections()) {
         PersonId person = connection.party().employee();
         if (person != null && (after == null || after.of(person) == null)) {
-          leaves(person, before.id());
+          move(inHand, this::inHand, person, before.id(), false);
         }
       }
     }
@@ -202,34 +241,50 @@ public final class ExchangeState {
       for (Connection connection : after.connections()) {
         PersonId person = connection.party().employee();
         if (person != null && (before == null || before.of(person) == null)) {
-          joins(person, after.id());
+          move(inHand, this::inHand, person, after.id(), true);
         }
+      }
+    }
+    PersonId was = before == null || before.sent() == null ? null : before.sent().by();
+    PersonId is = after == null || after.sent() == null ? null : after.sent().by();
+    if (!Objects.equals(was, is)) {
+      if (was != null) {
+        move(sentOn, this::sentOn, was, before.id(), false);
+      }
+      if (is != null) {
+        move(sentOn, this::sentOn, is, after.id(), true);
       }
     }
   }
 
-  private void joins(PersonId person, CallId call) {
-    List<CallId> more = new ArrayList<>(inHand(person));
-    more.add(call);
-    inHand.put(person, List.copyOf(more));
-  }
-
-  private void leaves(PersonId person, CallId call) {
-    List<CallId> fewer = new ArrayList<>(inHand(person));
-    fewer.remove(call);
-    if (fewer.isEmpty() && beneath == null) {
-      inHand.remove(person);
+  /** Adds a call to what a person has to do with, or takes it away. */
+  private void move(
+      Map<PersonId, List<CallId>> index,
+      Function<PersonId, List<CallId>> now,
+      PersonId person,
+      CallId call,
+      boolean in) {
+    List<CallId> changed = new ArrayList<>(now.apply(person));
+    if (in) {
+      changed.add(call);
     } else {
-      inHand.put(person, List.copyOf(fewer));
+      changed.remove(call);
+    }
+    if (changed.isEmpty() && beneath == null) {
+      index.remove(person);
+    } else {
+      index.put(person, List.copyOf(changed));
     }
   }
 
   /** Everything in the state as text, the same for equal states: for comparing after a replay. */
   public String snapshot() {
-    return new TreeMap<>(calls).values() + " " + agenda + " " + outsideLines + " " + byPerson();
-  }
-
-  private Map<PersonId, List<CallId>> byPerson() {
-    return new TreeMap<>(inHand);
+    return String.join(
+        " ",
+        new TreeMap<>(calls).values().toString(),
+        agenda.toString(),
+        Integer.toString(outsideLines),
+        new TreeMap<>(inHand).toString(),
+        new TreeMap<>(sentOn).toString());
   }
 }

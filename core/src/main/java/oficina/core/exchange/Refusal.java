@@ -41,7 +41,29 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     NO_DIGITS_INSIDE,
     /** The identity of a call that exists already was given for a new one. */
     CALL_EXISTS,
-    UNKNOWN_PERSON
+    UNKNOWN_PERSON,
+    /** The target is the very party of the call. */
+    SAME_PARTY,
+    /** The target has no device that would ring; {@code person} when it is one. */
+    TARGET_NOT_SIGNED_IN,
+    /** The target takes no further call now. */
+    TARGET_BUSY,
+    /** Nobody has the target's number. */
+    TARGET_NOT_IN_USE,
+    /** All outside lines are taken. */
+    LINES_BUSY,
+    /** Nobody else can be sent to the emergency services. */
+    NOT_CALLABLE_FOR_OTHERS,
+    /** The call is not on its way to anybody. */
+    NOT_SENT_ON,
+    /** Sending on and joining is possible with two parties only. */
+    MORE_THAN_TWO,
+    /** The two calls are one, or the other one is not in hand. */
+    NO_OTHER_CALL,
+    /** The announcement has failed: nobody is there to hand over to. */
+    NOBODY_THERE,
+    /** No call rings there, or somebody else has just taken it. */
+    NOTHING_RINGS
   }
 
   static Refusal of(Reason reason) {

@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import java.time.Duration;
+import oficina.core.people.GroupId;
 
 /**
  * What the office has set for its exchange.
@@ -8,12 +9,20 @@ import java.time.Duration;
  * @param outsideLines how many calls with outsiders can be up at once
  * @param callsInHand how many calls one person can have at once
  * @param networkPatience how long an outside number may ring before the exchange gives up
+ * @param holdReminder how long somebody may be held before the holder is reminded
+ * @param frontDesk group that gets calls nobody else took; null when there is none
  * @param toneTime how long a caller hears why a call failed before the exchange hangs up
  */
 public record Settings(
-    int outsideLines, int callsInHand, Duration networkPatience, Duration toneTime) {
+    int outsideLines,
+    int callsInHand,
+    Duration networkPatience,
+    Duration holdReminder,
+    GroupId frontDesk,
+    Duration toneTime) {
 
   /** What applies where the office has set nothing. */
   public static final Settings DEFAULT =
-      new Settings(8, 6, Duration.ofSeconds(120), Duration.ofSeconds(20));
+      new Settings(
+          8, 6, Duration.ofSeconds(120), Duration.ofMinutes(2), null, Duration.ofSeconds(20));
 }

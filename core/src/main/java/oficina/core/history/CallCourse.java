@@ -62,7 +62,7 @@ public final class CallCourse {
     if (call.failure() != null) {
       return new Segment(Kind.REFUSED, List.of(call.called()), at, null);
     }
-    if (call.answered() == null) {
+    if (!call.conversation()) {
       List<Party> ringing = parties(call, Connection::rings);
       return ringing.isEmpty()
           ? new Segment(

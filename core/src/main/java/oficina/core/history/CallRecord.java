@@ -17,6 +17,7 @@ import oficina.core.exchange.ExchangeEvent.Delivered;
 import oficina.core.exchange.ExchangeEvent.DigitsSent;
 import oficina.core.exchange.ExchangeEvent.Established;
 import oficina.core.exchange.ExchangeEvent.Failed;
+import oficina.core.exchange.ExchangeEvent.Merged;
 import oficina.core.exchange.ExchangeEvent.Originated;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Part.Result;
@@ -44,8 +45,13 @@ public final class CallRecord {
     final Direction direction;
     final Party line;
     final Instant began;
+
+    /** Who was at the other end before this call took the part over; null when it began here. */
+    Party other;
+
     Instant answered;
     Instant ended;
+    boolean written;
     Cause cause;
 
     Tally(Direction direction, Party line, Instant began) {
@@ -103,15 +109,45 @@ public final class CallRecord {
     }
   }
 
+  /** A party comes over from another call: what it did there, it did for this one. */
+  void takeOver(Merged e, CallRecord other) {
+    Party party = other.parties.getOrDefault(e.otherLeg(), other.called);
+    parties.put(e.leg(), party);
+    Tally there = other.tallies.get(party.employee());
+    if (there == null) {
+      return;
+    }
+    if (there.written) {
+      there.ended = e.at(); // the other call's history has them already
+    } else {
+      other.tallies.remove(party.employee());
+    }
+    Tally own = tallies.get(party.employee());
+    if (own != null) {
+      own.ended = null; // back in a call they had left
+    } else {
+      Tally here = new Tally(there.direction, there.line, there.began);
+      here.answered = there.answered;
+      here.other = there.direction == Direction.PLACED ? other.other() : other.caller;
+      tallies.put(party.employee(), here);
+    }
+  }
+
   private void established(Established e) {
     Party party = parties.getOrDefault(e.leg(), called);
     if (answered == null) {
       answered = e.at();
       answerer = party;
     }
+    for (Tally placed : tallies.values()) {
+      if (placed.direction == Direction.PLACED && placed.answered == null) {
+        placed.answered = e.at();
+      }
+    }
     Tally tally = tallies.get(party.employee());
     if (tally != null) {
-      tally.answered = e.at();
+      tally.answered = tally.answered == null ? e.at() : tally.answered;
+      tally.ended = null; // whoever sent it on and got it back goes on with their part
     }
   }
 
@@ -147,9 +183,10 @@ public final class CallRecord {
 
   private List<Part> over(CallCleared e) {
     over = true;
-    Tally placed = tallies.get(caller.employee());
-    if (placed != null) {
-      placed.cause = e.cause();
+    for (Tally tally : tallies.values()) {
+      if (tally.direction == Direction.PLACED || tally.cause == null) {
+        tally.cause = e.cause();
+      }
     }
     List<Part> all = new ArrayList<>();
     tallies.forEach((person, tally) -> all.add(part(person, tally, e.at())));
@@ -157,9 +194,10 @@ public final class CallRecord {
   }
 
   private Part part(PersonId person, Tally tally, Instant now) {
+    tally.written = true;
     Party me = new Party.Employee(person);
     boolean placed = tally.direction == Direction.PLACED;
-    Instant spoke = placed ? answered : tally.answered;
+    Instant spoke = tally.answered;
     Instant ended = tally.ended == null ? now : tally.ended;
     Result result = result(tally, spoke);
     Duration rang =
@@ -170,7 +208,7 @@ public final class CallRecord {
         id,
         person,
         tally.direction,
-        placed ? other() : caller,
+        tally.other != null ? tally.other : placed ? other() : caller,
         tally.line,
         tally.began,
         ended,
@@ -194,7 +232,7 @@ public final class CallRecord {
     }
     boolean placed = tally.direction == Direction.PLACED;
     return switch (tally.cause) {
-      case NORMAL, CALLER_GAVE_UP -> placed ? Result.GIVEN_UP : Result.MISSED;
+      case NORMAL, CALLER_GAVE_UP, TRANSFERRED -> placed ? Result.GIVEN_UP : Result.MISSED;
       case NO_ANSWER -> placed ? Result.NO_ANSWER : Result.MISSED;
       case BUSY -> placed ? Result.BUSY : Result.MISSED_BUSY;
       case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;

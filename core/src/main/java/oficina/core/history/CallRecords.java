@@ -23,6 +23,9 @@ public final class CallRecords {
    */
   public List<Part> follow(ExchangeEvent event, Call after) {
     CallRecord record = records.computeIfAbsent(event.call(), CallRecord::new);
+    if (event instanceof ExchangeEvent.Merged merged) {
+      record.takeOver(merged, records.get(merged.other()));
+    }
     List<Part> parts = record.follow(event, after);
     if (event instanceof ExchangeEvent.CallCleared) {
       records.remove(event.call());

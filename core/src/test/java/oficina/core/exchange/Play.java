@@ -14,6 +14,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.history.Part;
+import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 
@@ -46,7 +47,10 @@ final class Play {
 
   private Command command(Step step) {
     PersonId person = person(step);
-    CallId call = call(step);
+    CallId call =
+        step.amount() % 3 == 0
+            ? another(new Step(step.what(), step.who(), 0, step.which()))
+            : call(step);
     return switch (step.what()) {
       case CALL_INSIDE ->
           make(
@@ -68,13 +72,36 @@ final class Play {
       case CLEAR -> new Command.Clear(call, person);
       case HOLD -> new Command.Hold(call, person);
       case RETRIEVE -> new Command.Retrieve(call, person);
+      case MUTE -> new Command.Mute(call, person, step.amount() % 2 == 0);
+      case PUT_THROUGH -> new Command.PutThrough(call, person, target(step), CallerId.WITHHELD);
+      case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
+      case DEFLECT -> new Command.Deflect(call, person, target(step), CallerId.WITHHELD);
+      case ANNOUNCE ->
+          new Command.Announce(
+              call, person, scene.nextId(), Scene.WINDOW, target(step), CallerId.WITHHELD);
+      case HAND_OVER -> new Command.HandOver(call, person, another(step));
+      case JOIN -> new Command.Join(call, person, another(step));
+      case RECONNECT -> new Command.Reconnect(call, person);
+      case PICK_UP -> new Command.PickUp(person, Scene.WINDOW, TestOffice.EVERYBODY);
       case DIGITS -> new Command.SendDigits(call, person, "12#");
-      case NETWORK_RINGS -> new Command.NetworkRings(call, 2);
-      case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 2);
-      case NETWORK_FAILS -> new Command.NetworkFails(call, 2, Cause.BUSY);
-      case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 2);
+      case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
+      case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
+      case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
+      case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 5);
       case WAIT, COME_OR_GO -> throw new IllegalArgumentException(step.toString());
     };
+  }
+
+  private Dialled target(Step step) {
+    List<String> targets =
+        List.of("201", "212", "213", "221", "222", "200", "299", "0151 496 0170", "999");
+    return scene.office.plan.interpret(targets.get(step.amount() % targets.size()));
+  }
+
+  /** Another call, most often one of the same person, without which joining would be rare. */
+  private CallId another(Step step) {
+    List<CallId> own = scene.exchange.state().inHand(person(step));
+    return own.isEmpty() ? call(step) : own.get(step.amount() % own.size());
   }
 
   private Command make(PersonId person, String typed) {
@@ -113,6 +140,9 @@ final class Play {
     for (Call call : scene.exchange.state().calls()) {
       lines += call.outsideLines();
       assertThat(call.connections()).as("rule 2: nobody left in %s", call).isNotEmpty();
+      assertThat(call.connections().stream().map(Connection::party).distinct())
+          .as("rule 4: twice in %s", call)
+          .hasSameSizeAs(call.connections());
       assertThat(call.conversation() || call.due() != null)
           .as("rule 7: connected to nothing: %s", call)
           .isTrue();
@@ -132,6 +162,16 @@ final class Play {
     } else if (event instanceof ExchangeEvent.Delivered e) {
       open.add(e.leg());
       add(parts, e.party().employee());
+    } else if (event instanceof ExchangeEvent.Merged e) {
+      assertThat(legs.get(e.other()).remove(e.otherLeg())).as("rule 2: %s", e).isTrue();
+      open.add(e.leg());
+      PersonId person = scene.party(e).employee();
+      if (person != null) {
+        if (scene.entries(e.other()).stream().noneMatch(part -> part.person().equals(person))) {
+          took.get(e.other()).remove(person); // the announcement is a part of the call it announced
+        }
+        parts.add(person);
+      }
     } else if (event instanceof ExchangeEvent.Failed e) {
       parts.addAll(e.missedBy());
     } else if (event instanceof ExchangeEvent.ConnectionCleared e) {

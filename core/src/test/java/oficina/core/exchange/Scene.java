@@ -13,6 +13,7 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
 import oficina.core.numbers.PhoneNumber;
@@ -27,6 +28,7 @@ public final class Scene {
   public final CallRecords records = new CallRecords();
   public final List<ExchangeEvent> events = new ArrayList<>();
   private final Map<CallId, Map<PersonId, Part>> entries = new HashMap<>();
+  private final Map<ExchangeEvent.Merged, Party> moved = new HashMap<>();
   private Instant now = TestOffice.START;
   private int calls;
 
@@ -51,6 +53,9 @@ public final class Scene {
       return refusal;
     }
     for (ExchangeEvent event : ((Decision.Accepted) decision).events()) {
+      if (event instanceof ExchangeEvent.Merged merged) {
+        moved.put(merged, exchange.state().call(merged.other()).leg(merged.otherLeg()).party());
+      }
       exchange.apply(event);
       events.add(event);
       for (Part part : records.follow(event, exchange.state().call(event.call()))) {
@@ -93,6 +98,11 @@ public final class Scene {
 
   public void clear(CallId call, PersonId person) {
     assertThat(run(new Command.Clear(call, person))).isNull();
+  }
+
+  /** Who came over from the other call. */
+  Party party(ExchangeEvent.Merged event) {
+    return moved.get(event);
   }
 
   public Call state(CallId call) {

@@ -1,0 +1,45 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** An incoming call is noticed: desktop notification, ring tone, title of the page. */
+class AlertsTest {
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  @Test
+  void it_rings_until_silenced_and_shows_a_desktop_notification_until_answered() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = browsers.of("tomasz");
+    tomasz.page.context().grantPermissions(List.of("notifications"));
+    tomasz.page.addInitScript(
+        """
+        window.shown = [];
+        window.playing = new Set();
+        window.Notification = class {
+          static permission = 'granted';
+          constructor(title, options) { this.text = title + ' / ' + options.body; shown.push(this.text); }
+          close() { shown.splice(shown.indexOf(this.text), 1); }
+        };
+        const play = HTMLMediaElement.prototype.play;
+        HTMLMediaElement.prototype.play = function () { playing.add(this.src); return play.call(this); };
+        const pause = HTMLMediaElement.prototype.pause;
+        HTMLMediaElement.prototype.pause = function () { playing.delete(this.src); pause.call(this); };
+        """);
+    tomasz.page.reload();
+    tomasz.isLive();
+    ines.dial("221");
+    tomasz.sees("Ines Calloway", "ringing");
+    assertThat(tomasz.page).hasTitle("Ringing: Ines Calloway");
+    tomasz.page.waitForFunction("shown[0] === 'Ringing: Ines Calloway / 201 · Front desk'");
+    tomasz.page.waitForFunction("[...playing].some(src => src.endsWith('ring.wav'))");
+    tomasz.button("Silence").click();
+    tomasz.page.waitForFunction("playing.size === 0");
+    tomasz.button("Answer").click();
+    tomasz.page.waitForFunction("shown.length === 0");
+    assertThat(tomasz.page).hasTitle("Desk – Oficina");
+  }
+}
