@@ -180,6 +180,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/reconnect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reconnect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/put-through": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putThrough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/pull-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pullBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/mute": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/hold": {
         parameters: {
             query?: never;
@@ -196,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/digits": {
         parameters: {
             query?: never;
@@ -206,6 +302,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["digits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/deflect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["deflect"];
         delete?: never;
         options?: never;
         head?: never;
@@ -254,6 +366,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["answer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/announce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["announce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/pick-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pickUp"];
         delete?: never;
         options?: never;
         head?: never;
@@ -344,6 +488,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Announcing: {
+            to: string;
+            device: string;
+        };
         Answering: {
             device: string;
         };
@@ -357,8 +505,10 @@ export interface components {
             direction: "PLACED" | "RECEIVED";
             other: components["schemas"]["PartyView"];
             line?: string;
+            sentBy?: string;
+            returned: components["schemas"]["Returned"];
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "FAILED";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "FAILED" | "SENT";
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -366,12 +516,17 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
             silenced: boolean;
+            muted: boolean;
+            reminded: boolean;
             device?: string;
             digits: string;
+            announces?: string;
+            partner?: string;
+            members: string[];
             course: components["schemas"]["SegmentView"][];
-            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "HOLD" | "RETRIEVE" | "DIGITS" | "CLEAR")[];
+            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "CLEAR")[];
         };
         Dial: {
             to: string;
@@ -430,6 +585,9 @@ export interface components {
             tipsSeen: boolean;
             standIns: boolean;
         };
+        Muting: {
+            on: boolean;
+        };
         NewCall: {
             to: string;
             device: string;
@@ -443,6 +601,9 @@ export interface components {
             about: {
                 [key: string]: string;
             };
+        };
+        OtherCall: {
+            other: string;
         };
         Outside: {
             callers: boolean;
@@ -495,6 +656,12 @@ export interface components {
             behind: boolean;
             notices: components["schemas"]["Notice"][];
         };
+        Returned: {
+            from: string;
+            /** @enum {string} */
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            mine: boolean;
+        };
         SegmentView: {
             /** @enum {string} */
             kind: "DIALLING" | "RINGING" | "TALKING" | "HELD" | "REFUSED";
@@ -524,6 +691,14 @@ export interface components {
         Switch: {
             on: boolean;
         };
+        Taking: {
+            /** Format: int64 */
+            person?: number;
+            device: string;
+        };
+        Target: {
+            to: string;
+        };
         Tips: {
             seen: boolean;
         };
@@ -534,6 +709,7 @@ export interface components {
     headers: never;
     pathItems: never;
 }
+export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswering = components['schemas']['Answering'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallView = components['schemas']['CallView'];
@@ -543,19 +719,24 @@ export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaMe = components['schemas']['Me'];
+export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
 export type SchemaNotice = components['schemas']['Notice'];
+export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPersonView = components['schemas']['PersonView'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPush = components['schemas']['Push'];
+export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaSignIn = components['schemas']['SignIn'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
+export type SchemaTaking = components['schemas']['Taking'];
+export type SchemaTarget = components['schemas']['Target'];
 export type SchemaTips = components['schemas']['Tips'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -855,6 +1036,122 @@ export interface operations {
             };
         };
     };
+    reconnect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putThrough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Target"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    pullBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answering"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    mute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Muting"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherCall"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     hold: {
         parameters: {
             query?: never;
@@ -865,6 +1162,30 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherCall"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -887,6 +1208,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Keys"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    deflect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Target"];
             };
         };
         responses: {
@@ -951,6 +1296,54 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Answering"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    announce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Announcing"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Placed"];
+                };
+            };
+        };
+    };
+    pickUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Taking"];
             };
         };
         responses: {

@@ -1,5 +1,12 @@
 import {
+  IconArrowBackUp,
+  IconArrowMerge,
+  IconArrowRight,
+  IconArrowsUpDown,
   IconBellOff,
+  IconCornerUpRight,
+  IconMicrophone,
+  IconMicrophoneOff,
   IconPhone,
   IconPhoneOff,
   IconPhoneX,
@@ -21,31 +28,52 @@ const ICON: Partial<Record<Action, Icon>> = {
   HOLD: IconPlayerPause,
   RETRIEVE: IconPlayerPlay,
   CLEAR: IconPhoneOff,
+  DEFLECT: IconCornerUpRight,
+  MUTE: IconMicrophoneOff,
+  UNMUTE: IconMicrophone,
+  TRANSFER: IconArrowRight,
+  HAND_OVER: IconArrowRight,
+  SWAP: IconArrowsUpDown,
+  JOIN: IconArrowMerge,
+  RECONNECT: IconArrowBackUp,
+  PULL_BACK: IconArrowBackUp,
 };
 
 const LOOK: Partial<Record<Action, string>> = {
   ANSWER: 'btn-success',
   CLEAR: 'btn-error',
+  UNMUTE: 'btn-warning',
+  PULL_BACK: 'btn-primary',
 };
 
+interface Props {
+  call: CallView;
+  action: Action;
+  /** What the button says, when the usual word would not tell enough. */
+  word?: string;
+  main?: boolean;
+}
+
 /** A service of the exchange for one call, with its word and its key. */
-export function CallButton({ call, action }: { call: CallView; action: Action }) {
+export function CallButton({ call, action, word, main = false }: Props) {
   const { t } = useTranslation();
   const calls = useCalls();
   const { run, busy } = useOnce(useCallback(() => serve(call, action), [call, action]));
   const Icon = ICON[action];
-  const word = action === 'CLEAR' && call.phase === 'FAILED' ? 'action.CLOSE' : `action.${action}`;
+  const usual = action === 'CLEAR' && call.phase === 'FAILED' ? 'action.CLOSE' : `action.${action}`;
+  const key = action === 'UNMUTE' ? KEY_OF.MUTE : KEY_OF[action];
   return (
     <button
       type="button"
-      className={`btn ${(call.phase !== 'HELD' && LOOK[action]) || 'btn-plain'}`}
+      className={`btn ${(main ? 'btn-primary' : call.phase !== 'HELD' && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
-      aria-keyshortcuts={KEY_OF[action]}
+      aria-keyshortcuts={key}
+      aria-pressed={action === 'UNMUTE' ? true : undefined}
       onClick={() => void run()}
     >
       {Icon && <Icon size={18} aria-hidden="true" />}
-      {t(word)}
-      {meant(calls, action)?.id === call.id && <KeyCap name={KEY_OF[action] ?? ''} />}
+      {word ?? t(usual)}
+      {key && meant(calls, action)?.id === call.id && <KeyCap name={key} />}
     </button>
   );
 }

@@ -10,6 +10,7 @@ import { useLive } from '../live/store';
 import { clockTime } from '../words/time';
 import { CallButton } from './CallButton';
 import { Keypad } from './Keypad';
+import { TargetPicker } from './TargetPicker';
 import { KeyCap } from '../frame/KeyCap';
 
 const LOOK: Record<CallView['phase'], string> = {
@@ -21,6 +22,7 @@ const LOOK: Record<CallView['phase'], string> = {
   WAITING: 'border-primary',
   HELD: '',
   FAILED: 'border-error',
+  SENT: 'border-dashed border-accent',
 };
 
 /** One call in hand: who, how it stands, its cord, and what can be done with it now. */
@@ -34,7 +36,8 @@ export function CallStrip({ call }: { call: CallView }) {
     [keypad, call.id],
   );
   /** Whether the buttons stand beside the name, where they are near at hand. */
-  const beside = call.phase === 'RINGING' || call.phase === 'HELD';
+  const beside = ['RINGING', 'HELD', 'SENT'].includes(call.phase);
+  const picking = useLive((live) => live.pickerFor === call.id);
   const whole = now - Date.parse(call.began);
   const present = now - Date.parse(call.since);
   const held = call.heldBefore + (call.phase === 'HELD' || call.phase === 'WAITING' ? present : 0);
@@ -57,21 +60,32 @@ export function CallStrip({ call }: { call: CallView }) {
             <span className="text-lg leading-snug font-bold break-words">{name}</span>
             <span className="quiet">{details.filter(Boolean).join(' · ')}</span>
           </h3>
-          {call.phase !== 'HELD' && <p className="quiet">{howItCame(call, t)}</p>}
+          <p className="quiet">{howItCame(call, name, t)}</p>
         </div>
         {call.phase === 'RINGING' && <Buttons call={call} />}
-        {call.phase === 'HELD' && (
+        {(call.phase === 'HELD' || call.phase === 'SENT') && (
           <>
             <p className="pt-1.5">
+              {call.reminded && call.phase === 'HELD' && (
+                <strong className="bg-warning text-warning-content mr-2 rounded px-1.5 py-0.5">
+                  {t('phase.tooLong')}
+                </strong>
+              )}
               {state}
               <span className="quiet">{t('phase.of', { time: clockTime(whole) })}</span>
             </p>
             <Buttons call={call} />
           </>
         )}
-        {call.phase !== 'RINGING' && call.phase !== 'HELD' && (
+        {!beside && (
           <p className="text-right">
-            <span className="block text-2xl leading-tight font-bold">{clockTime(whole)}</span>
+            {call.muted && (
+              <strong className="bg-warning text-warning-content mr-3 rounded px-1.5 py-0.5">
+                {t('phase.muted')}
+              </strong>
+            )}
+            <span className="text-2xl leading-tight font-bold">{clockTime(whole)}</span>
+            <br />
             <span className={call.phase === 'FAILED' ? 'text-error font-semibold' : 'quiet'}>
               {state}
               {held > 0 &&
@@ -93,6 +107,7 @@ export function CallStrip({ call }: { call: CallView }) {
         </div>
       )}
       {keys && keypad && <KeysPanel call={call} />}
+      {picking && <TargetPicker call={call} />}
     </article>
   );
 }
@@ -128,7 +143,7 @@ function Buttons({ call, keypad }: ButtonsProps) {
   const early = call.actions.filter((action) => action !== 'CLEAR' && action !== 'DIGITS');
   return (
     <div
-      className={`flex flex-wrap gap-2 ${call.phase === 'RINGING' || call.phase === 'HELD' ? '' : 'w-full'}`}
+      className={`flex flex-wrap gap-2 ${['RINGING', 'HELD', 'SENT'].includes(call.phase) ? '' : 'w-full'}`}
     >
       {early.map((action) => (
         <CallButton key={action} call={call} action={action} />
@@ -153,20 +168,27 @@ function Buttons({ call, keypad }: ButtonsProps) {
   );
 }
 
-/** On which line, in which direction, and on which of my windows it is. */
-function howItCame(call: CallView, t: ReturnType<typeof useTranslation>['t']): string {
-  const parts = [
-    call.direction === 'PLACED'
-      ? t('how.placed')
-      : call.line
-        ? t('how.line', { line: call.line })
-        : t('how.own'),
-  ];
-  if (call.silenced) {
-    parts.push(t('how.silenced'));
+type Translate = ReturnType<typeof useTranslation>['t'];
+
+/** On which line and from whom it came, who hears what, and on which of my windows it is. */
+function howItCame(call: CallView, name: string, t: Translate): string {
+  if (call.returned) {
+    const about = { why: t(`why.${call.returned.why}`), from: call.returned.from, name };
+    return t(call.returned.mine ? 'how.back' : 'how.backElse', about);
   }
-  if (call.device && call.device !== device) {
-    parts.push(t(call.device === 'stand-in' ? 'how.standIn' : 'how.otherWindow'));
+  if (call.phase === 'SENT') {
+    return [t('how.sentTo', { name: call.line }), t('how.hearsRinging')].join(' · ');
   }
-  return parts.join(' · ');
+  const line = call.line ? t('how.line', { line: call.line }) : t('how.own');
+  const others = call.device && call.device !== device;
+  return [
+    call.members.length > 0 && t('how.conference', { names: call.members.join(', ') }),
+    call.direction === 'PLACED' ? t('how.placed') : line,
+    call.sentBy && t('how.sentBy', { name: call.sentBy }),
+    call.phase === 'HELD' && call.members.length === 0 && t('how.hearsMusic'),
+    call.silenced && t('how.silenced'),
+    others && t(call.device === 'stand-in' ? 'how.standIn' : 'how.otherWindow'),
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }

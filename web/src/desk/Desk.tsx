@@ -1,6 +1,8 @@
 import { useTranslation } from 'react-i18next';
 import { Tips } from '../frame/Tips';
 import { activeCall, useCalls } from '../live/calls';
+import type { CallView } from '../api/types';
+import { Announcement } from './Announcement';
 import { CallStrip } from './CallStrip';
 import { DialField } from './DialField';
 import { People } from './People';
@@ -38,7 +40,7 @@ function InHand() {
       <ul className="flex flex-col gap-2.5">
         {ordered(calls).map((call) => (
           <li key={call.id}>
-            <CallStrip call={call} />
+            <Strip call={call} calls={calls} />
           </li>
         ))}
       </ul>
@@ -46,8 +48,18 @@ function InHand() {
   );
 }
 
+/** A call alone, or together with the one it announces. */
+function Strip({ call, calls }: { call: CallView; calls: CallView[] }) {
+  const caller = calls.find((each) => each.id === call.announces);
+  return caller ? <Announcement call={call} caller={caller} /> : <CallStrip call={call} />;
+}
+
 /** What rings comes first, what is held last, each in the order in which it came. */
 function ordered(calls: ReturnType<typeof useCalls>) {
-  const place = (phase: string) => (phase === 'RINGING' ? 0 : phase === 'HELD' ? 2 : 1);
-  return [...calls].sort((a, b) => place(a.phase) - place(b.phase));
+  const place = (phase: string) =>
+    phase === 'RINGING' ? 0 : ['HELD', 'SENT'].includes(phase) ? 2 : 1;
+  const announced = new Set(calls.map((call) => call.announces));
+  return calls
+    .filter((call) => !announced.has(call.id))
+    .sort((a, b) => place(a.phase) - place(b.phase));
 }

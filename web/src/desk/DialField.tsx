@@ -1,31 +1,20 @@
 import { IconBackspace, IconGridDots, IconSearch } from '@tabler/icons-react';
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { get, sentence } from '../api/client';
-import type { Found } from '../api/types';
+import { sentence } from '../api/client';
 import { useKeys } from '../frame/keys';
 import { activeCall, placeCall, useCalls, useOnce } from '../live/calls';
 import { DialOption } from './DialOption';
-import { choices } from './choices';
+import { stepped, useFinder } from './finder';
 import { useLive } from '../live/store';
 import { Keypad } from './Keypad';
 import { KeyCap } from '../frame/KeyCap';
 
 const LONGEST = 2_500;
 
-function finding(text: string) {
-  return {
-    queryKey: ['find', text],
-    queryFn: () => get<Found>(`/api/find?text=${encodeURIComponent(text)}`),
-    staleTime: 2_000,
-  };
-}
-
 /** The one field that finds and dials everything. */
 export function DialField() {
   const { t } = useTranslation();
-  const queries = useQueryClient();
   const id = useId();
   const field = useCallback(() => document.getElementById(`${id}-field`), [id]);
   const focus = useCallback(() => field()?.focus(), [field]);
@@ -38,16 +27,7 @@ export function DialField() {
   const sendsDigits = useLive((live) => live.keypadFor !== '' && live.keypadFor === inCall?.id);
   const keypadOfCall = inCall?.actions.includes('DIGITS') ?? false;
 
-  const { data } = useQuery({
-    ...finding(wanted),
-    enabled: wanted !== '',
-    placeholderData: keepPreviousData,
-  });
-  const options = wanted === '' || !data ? [] : choices(data);
-  const hint =
-    wanted !== '' && data?.dial?.problem
-      ? t(`problem.${data.dial.problem}`, { text: data.dial.shown })
-      : '';
+  const { options, hint, pick } = useFinder(text);
 
   const change = useCallback((next: string) => {
     setText(next.slice(0, LONGEST));
@@ -72,24 +52,21 @@ export function DialField() {
     ),
   );
 
-  /** Enter can be faster than the results: what counts is what the text as it stands finds. */
   const enter = useCallback(async () => {
     if (wanted === '') {
       return;
     }
     try {
-      const found = choices(await queries.fetchQuery(finding(wanted)));
-      await call.run(found[Math.min(chosen, found.length - 1)]?.to ?? wanted);
+      await call.run(await pick(chosen));
     } catch (problem) {
       setError(sentence(problem));
     }
-  }, [wanted, chosen, queries, call]);
+  }, [wanted, chosen, pick, call]);
 
   function pressed(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       event.preventDefault();
-      const step = event.key === 'ArrowDown' ? 1 : -1;
-      setChosen((options.length + chosen + step) % Math.max(1, options.length));
+      setChosen(stepped(event.key, chosen, options.length));
     } else if (event.key === 'Enter' && !event.altKey) {
       event.preventDefault();
       void enter();
@@ -198,7 +175,7 @@ export function DialField() {
             option={option}
             chosen={index === chosen}
             onPoint={() => setChosen(index)}
-            onCall={() => void call.run(option.to)}
+            onChoose={() => void call.run(option.to)}
           />
         ))}
       </ul>

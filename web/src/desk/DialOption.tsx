@@ -8,12 +8,13 @@ interface Props {
   id: string;
   option: Choice;
   chosen: boolean;
-  onPoint: () => void;
-  onCall: () => void;
+  /** When the mouse points at it; not given where a click only chooses. */
+  onPoint?: () => void;
+  onChoose: () => void;
 }
 
 /** One line of the dial field's results. The field itself handles the keys. */
-export function DialOption({ id, option, chosen, onPoint, onCall }: Props) {
+export function DialOption({ id, option, chosen, onPoint, onChoose }: Props) {
   const { t } = useTranslation();
   return (
     <li
@@ -23,11 +24,11 @@ export function DialOption({ id, option, chosen, onPoint, onCall }: Props) {
       className={`flex cursor-pointer items-center gap-3 rounded px-3 py-2 ${chosen ? 'bg-base-200 ring-base-content ring-1' : ''}`}
       onPointerMove={onPoint}
       onPointerDown={(event) => event.preventDefault()}
-      onClick={onCall}
+      onClick={onChoose}
       onKeyDown={undefined}
     >
       <OptionText option={option} />
-      {chosen && (
+      {chosen && onPoint && (
         <span className="flex shrink-0 items-center gap-2 font-semibold">
           {t('dial.call')} <KeyCap name="Enter" />
         </span>

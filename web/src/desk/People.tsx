@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PersonView } from '../api/types';
-import { callParty, useOnce } from '../live/calls';
+import { callParty, pickUp, useOnce } from '../live/calls';
 import { useNow } from '../live/now';
 import { useLive } from '../live/store';
 import { useMe } from '../session/session';
@@ -78,7 +78,7 @@ function PersonRow({ person }: { person: PersonView }) {
     useCallback(() => callParty({ dial: person.extension }), [person.extension]),
   );
   return (
-    <li>
+    <li className="flex items-center">
       <button
         type="button"
         className="group hover:bg-base-200 focus-visible:bg-base-200 flex w-full items-center gap-2.5 rounded px-2 py-[5px] text-left"
@@ -99,6 +99,16 @@ function PersonRow({ person }: { person: PersonView }) {
         </span>
         <span className="quiet">{person.extension}</span>
       </button>
+      {person.lamp === 'RINGING' && (
+        <button
+          type="button"
+          className="btn btn-xs btn-warning ml-1"
+          aria-label={t('people.takeName', { name: person.name })}
+          onClick={() => void pickUp(person.id)}
+        >
+          {t('people.take')}
+        </button>
+      )}
     </li>
   );
 }

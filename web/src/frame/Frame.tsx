@@ -1,6 +1,7 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useAlerts } from '../ring/alerts';
+import { pickUp } from '../live/calls';
 import { useMe } from '../session/session';
 import { Banner } from './Banner';
 import { useCallKeys } from './callKeys';
@@ -23,6 +24,7 @@ export function Frame({ children }: { children: ReactNode }) {
     useMemo(
       () => [
         { key: '?', run: () => setKeysOpen(true) },
+        { key: 'g', run: () => void pickUp() },
         ...tabs(me).map((tab) => ({
           key: tab.key.toLowerCase(),
           run: () => void navigate(tab.path),

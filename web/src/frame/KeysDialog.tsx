@@ -16,6 +16,7 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ['K', t('key.keypad')],
     ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
     ...tabs(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
+    ['G', t('key.pickUp')],
     ['?', t('key.help')],
     ['Esc', t('key.escape')],
   ];

@@ -8,18 +8,30 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   ANSWER: 'A',
   DECLINE: 'D',
   SILENCE: 'Q',
+  DEFLECT: 'S',
   HOLD: 'H',
   RETRIEVE: 'R',
+  MUTE: 'M',
+  TRANSFER: 'T',
+  HAND_OVER: 'Enter',
+  SWAP: 'W',
+  JOIN: 'J',
+  RECONNECT: 'Esc',
+  PULL_BACK: 'U',
   CLEAR: 'E',
 };
 
-/** The call a key means: the one that rings, the one in progress, or the one held longest. */
+/** The call a key means: the one that rings, the one in progress, or else the first that can. */
 export function meant(calls: CallView[], action: Action): CallView | undefined {
-  const candidates =
-    action === 'RETRIEVE'
-      ? calls.filter((call) => call.phase === 'HELD')
-      : [ringingCall(calls), activeCall(calls)];
-  return candidates.find((call) => call?.actions.includes(action));
+  const candidates = [ringingCall(calls), activeCall(calls), ...calls];
+  return candidates.find(
+    (call) =>
+      call?.actions.includes(action) &&
+      // A held call is ended by its own button only.
+      (action !== 'CLEAR' || call.phase !== 'HELD') &&
+      // Enter is too near at hand to connect two calls that were not placed for it.
+      (action !== 'HAND_OVER' || call.announces),
+  );
 }
 
 /** Makes the keys of calls work wherever one is in the application. */
@@ -28,15 +40,17 @@ export function useCallKeys() {
   useKeys(
     useMemo(
       () =>
-        Object.entries(KEY_OF).map(([action, key]): Key => ({
-          key: key.toLowerCase(),
-          run: () => {
-            const call = meant(calls, action as Action);
+        (Object.entries(KEY_OF) as [Action, string][]).map(([action, key]): Key => {
+          const run = () => {
+            const toggled = action === 'MUTE' && !meant(calls, 'MUTE') ? 'UNMUTE' : action;
+            const call = meant(calls, toggled);
             if (call) {
-              void serve(call, action as Action);
+              void serve(call, toggled);
             }
-          },
-        })),
+            return call !== undefined;
+          };
+          return { key: key === 'Esc' ? 'escape' : key.toLowerCase(), run };
+        }),
       [calls],
     ),
   );

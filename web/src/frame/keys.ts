@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 export interface Key {
   /** As `KeyboardEvent.key` in lower case. */
   key: string;
-  run: () => void;
+  run: () => unknown;
 }
 
 function typing(target: EventTarget | null): boolean {
@@ -27,10 +27,13 @@ export function useKeys(keys: Key[]) {
       if (document.querySelector('dialog[open]') || (!event.altKey && typing(event.target))) {
         return;
       }
+      // Enter and Escape belong to whatever has the focus; they mean the call only when nothing has.
+      if (['Enter', 'Escape'].includes(event.key) && event.target !== document.body) {
+        return;
+      }
       const found = keys.find((each) => each.key === event.key.toLowerCase());
-      if (found) {
+      if (found && found.run() !== false) {
         event.preventDefault();
-        found.run();
       }
     }
     window.addEventListener('keydown', pressed);

@@ -11,31 +11,61 @@ export function placeCall(to: string): Promise<{ id: string }> {
   return post<{ id: string }>('/api/calls', { to, device });
 }
 
-/** Asks the exchange for a service; a refusal is shown as a notice. */
-export async function serve(call: CallView, action: Action): Promise<void> {
+/** Tells of a refusal as a notice. */
+async function orNotice(request: Promise<unknown>): Promise<void> {
   try {
-    await post(`/api/calls/${call.id}/${action.toLowerCase()}`, { device });
+    await request;
   } catch (error) {
     notify('problem', { sentence: sentence(error) });
   }
 }
 
-export async function sendDigits(call: CallView, digits: string): Promise<void> {
-  try {
-    await post(`/api/calls/${call.id}/digits`, { digits });
-  } catch (error) {
-    notify('problem', { sentence: sentence(error) });
+/** Asks the exchange for a service; a refusal is shown as a notice. */
+export function serve(call: CallView, action: Action): Promise<void> {
+  // The call that is announced, or held, is the one that goes on; the other one joins it.
+  const main = call.announces ?? call.id;
+  const other = call.announces ? call.id : call.partner;
+  switch (action) {
+    case 'HAND_OVER':
+      return orNotice(post(`/api/calls/${main}/hand-over`, { other }));
+    case 'JOIN':
+      return orNotice(post(`/api/calls/${main}/join`, { other }));
+    case 'SWAP':
+      return orNotice(post(`/api/calls/${main}/retrieve`));
+    case 'MUTE':
+    case 'UNMUTE':
+      return orNotice(post(`/api/calls/${call.id}/mute`, { on: action === 'MUTE' }));
+    case 'TRANSFER':
+    case 'DEFLECT':
+      useLive.setState((live) => ({ pickerFor: live.pickerFor === call.id ? '' : call.id }));
+      return Promise.resolve();
+    default: {
+      const service = action.toLowerCase().replace('_', '-');
+      return orNotice(post(`/api/calls/${call.id}/${service}`, { device }));
+    }
   }
+}
+
+/** The ways to send a call on. */
+export type Way = 'put-through' | 'announce' | 'deflect';
+
+export function send(call: CallView, way: Way, to: string): Promise<unknown> {
+  return post(`/api/calls/${call.id}/${way}`, way === 'announce' ? { to, device } : { to });
+}
+
+/** Takes a call that rings at a colleague, or the one ringing longest in my team. */
+export function pickUp(person?: number): Promise<void> {
+  return orNotice(post('/api/calls/pick-up', { person, device }));
+}
+
+export async function sendDigits(call: CallView, digits: string): Promise<void> {
+  await orNotice(post(`/api/calls/${call.id}/digits`, { digits }));
 }
 
 /** Calls somebody from wherever they are shown. */
 export async function callParty(party: Pick<PartyView, 'dial'>): Promise<void> {
   if (party.dial) {
-    try {
-      await placeCall(party.dial);
-    } catch (error) {
-      notify('problem', { sentence: sentence(error) });
-    }
+    await orNotice(placeCall(party.dial));
   }
 }
 
@@ -68,7 +98,7 @@ export function ringingCall(calls: CallView[]) {
 }
 
 export function activeCall(calls: CallView[]) {
-  return calls.find((call) => call.phase !== 'RINGING' && call.phase !== 'HELD');
+  return calls.find((call) => !['RINGING', 'HELD', 'SENT'].includes(call.phase));
 }
 
 export const useCalls = () => useLive((live) => live.calls);

@@ -15,6 +15,8 @@ interface Live {
   notices: { key: number; notice: Notice }[];
   /** The call whose keypad is open: keys typed on the desk go there instead of into the dial field. */
   keypadFor: string;
+  /** The call for which a target is being chosen. */
+  pickerFor: string;
 }
 
 /** What the server has last said of calls and people. */
@@ -26,6 +28,7 @@ export const useLive = create<Live>(() => ({
   ahead: 0,
   notices: [],
   keypadFor: '',
+  pickerFor: '',
 }));
 
 let noticeKey = 0;

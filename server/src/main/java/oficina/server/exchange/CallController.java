@@ -1,14 +1,18 @@
 package oficina.server.exchange;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
@@ -63,7 +67,7 @@ class CallController {
             me.id(),
             new DeviceId(call.device()),
             office.plan().interpret(call.to()),
-            new CallerId(office.callerIdOf(me.id()))));
+            callerId(me)));
     return new Placed(id.value());
   }
 
@@ -121,5 +125,132 @@ class CallController {
       @PathVariable String id,
       @Valid @RequestBody Keys keys) {
     commands.carryOut(new Command.SendDigits(new CallId(id), me.id(), keys.digits()));
+  }
+
+  /** Where to send a call. */
+  record Target(@NotNull @Size(max = 5_000) String to) {}
+
+  /**
+   * @param device the window that places the announcing call
+   */
+  record Announcing(
+      @NotNull @Size(max = 5_000) String to, @NotNull @Pattern(regexp = DEVICE) String device) {}
+
+  record OtherCall(@NotNull @Size(max = 40) String other) {}
+
+  record Muting(boolean on) {}
+
+  /**
+   * @param person whose ringing call to take; absent for the longest ringing one of one's team
+   */
+  record Taking(
+      @Schema(nullable = true) Long person, @NotNull @Pattern(regexp = DEVICE) String device) {}
+
+  /** Be heard by nobody, or be heard again. */
+  @PostMapping("/{id}/mute")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void mute(
+      @AuthenticationPrincipal Employee me, @PathVariable String id, @RequestBody Muting muting) {
+    commands.carryOut(new Command.Mute(new CallId(id), me.id(), muting.on()));
+  }
+
+  /** Send the other party on without speaking to the target first. */
+  @PostMapping("/{id}/put-through")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putThrough(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Target target) {
+    commands.carryOut(
+        new Command.PutThrough(
+            new CallId(id), me.id(), office.plan().interpret(target.to()), callerId(me)));
+  }
+
+  /** Send a ringing call on without answering it. */
+  @PostMapping("/{id}/deflect")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deflect(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Target target) {
+    commands.carryOut(
+        new Command.Deflect(
+            new CallId(id), me.id(), office.plan().interpret(target.to()), callerId(me)));
+  }
+
+  /** Take back a call that was sent on, as long as nobody has answered it. */
+  @PostMapping("/{id}/pull-back")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void pullBack(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Answering answering) {
+    commands.carryOut(
+        new Command.PullBack(new CallId(id), me.id(), new DeviceId(answering.device())));
+  }
+
+  /** Hold the call and place another one to announce it. */
+  @PostMapping("/{id}/announce")
+  @ResponseStatus(HttpStatus.CREATED)
+  Placed announce(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Announcing announcing) {
+    CallId announcement = new CallId(UUID.randomUUID().toString());
+    commands.carryOut(
+        new Command.Announce(
+            new CallId(id),
+            me.id(),
+            announcement,
+            new DeviceId(announcing.device()),
+            office.plan().interpret(announcing.to()),
+            callerId(me)));
+    return new Placed(announcement.value());
+  }
+
+  /** Connect the other parties of two calls in hand and leave both. */
+  @PostMapping("/{id}/hand-over")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void handOver(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody OtherCall with) {
+    commands.carryOut(new Command.HandOver(new CallId(id), me.id(), new CallId(with.other())));
+  }
+
+  /** Bring the other parties of two calls in hand together and stay. */
+  @PostMapping("/{id}/join")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void join(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody OtherCall with) {
+    commands.carryOut(new Command.Join(new CallId(id), me.id(), new CallId(with.other())));
+  }
+
+  /** End the announcing call and go back to the one it announces. */
+  @PostMapping("/{id}/reconnect")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void reconnect(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Reconnect(new CallId(id), me.id()));
+  }
+
+  /** Take a call that rings at a colleague, or the one ringing longest in one's team. */
+  @PostMapping("/pick-up")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void pickUp(@AuthenticationPrincipal Employee me, @Valid @RequestBody Taking taking) {
+    String team = office.person(me.id()).team();
+    List<PersonId> from =
+        taking.person() != null
+            ? List.of(new PersonId(taking.person()))
+            : office.directory().people().stream()
+                .filter(person -> person.team().equals(team))
+                .map(Person::id)
+                .toList();
+    commands.carryOut(new Command.PickUp(me.id(), new DeviceId(taking.device()), from));
+  }
+
+  private CallerId callerId(Employee me) {
+    return new CallerId(office.callerIdOf(me.id()));
   }
 }

@@ -11,12 +11,20 @@ import oficina.server.people.PartyView;
 /**
  * A call in hand as its owner sees it.
  *
- * @param line the group whose number it came in on; null on the person's own line
+ * @param line the group whose number it came in on; null on the person's own line; of a call sent
+ *     on, where it rings now
+ * @param sentBy the colleague who sent it here
+ * @param returned why it is back, when it was sent on and nobody took it
  * @param since when the present state began
  * @param heldBefore milliseconds on hold altogether, without a hold that lasts
  * @param failure why it cannot be completed
  * @param device the device it was placed or answered on; null while it rings
+ * @param muted whether the other party hears nothing of the owner
+ * @param reminded whether it has been on hold too long
  * @param digits keys sent so far
+ * @param announces the held call that this one is placed to announce
+ * @param partner the active call with which this held one can be joined
+ * @param members the others of a conference; empty in a call of two
  * @param actions what can be done with it now
  */
 public record CallView(
@@ -24,14 +32,21 @@ public record CallView(
     Direction direction,
     PartyView other,
     @Schema(nullable = true) String line,
+    @Schema(nullable = true) String sentBy,
+    @Schema(nullable = true) Returned returned,
     Phase phase,
     Instant began,
     Instant since,
     long heldBefore,
     @Schema(nullable = true) Cause failure,
     boolean silenced,
+    boolean muted,
+    boolean reminded,
     @Schema(nullable = true) String device,
     String digits,
+    @Schema(nullable = true) String announces,
+    @Schema(nullable = true) String partner,
+    List<String> members,
     List<SegmentView> course,
     List<Action> actions) {
 
@@ -49,17 +64,36 @@ public record CallView(
     /** The other end put it on hold. */
     WAITING,
     /** It cannot be completed. */
-    FAILED
+    FAILED,
+    /** The owner has sent it on, and nobody has answered yet. */
+    SENT
   }
+
+  /**
+   * A call that came back.
+   *
+   * @param from where it had been sent
+   * @param mine whether the owner had sent it
+   */
+  public record Returned(String from, Cause why, boolean mine) {}
 
   /** Services of the exchange that are possible. */
   public enum Action {
     ANSWER,
     DECLINE,
     SILENCE,
+    DEFLECT,
     HOLD,
     RETRIEVE,
+    MUTE,
+    UNMUTE,
+    TRANSFER,
     DIGITS,
+    HAND_OVER,
+    SWAP,
+    JOIN,
+    RECONNECT,
+    PULL_BACK,
     CLEAR
   }
 }

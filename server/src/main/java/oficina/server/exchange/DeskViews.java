@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Call;
@@ -17,7 +16,6 @@ import oficina.core.history.Part.Direction;
 import oficina.core.history.Segment;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.server.exchange.CallView.Action;
 import oficina.server.exchange.CallView.Phase;
 import oficina.server.history.SegmentView;
 import oficina.server.office.OfficeData;
@@ -49,17 +47,6 @@ class DeskViews {
     feed.publish(of(everybody, state, records), List.of());
   }
 
-  static void addEmployees(Set<PersonId> people, Call call) {
-    if (call != null) {
-      for (Connection connection : call.connections()) {
-        PersonId person = connection.party().employee();
-        if (person != null) {
-          people.add(person);
-        }
-      }
-    }
-  }
-
   List<DeskView> of(Collection<PersonId> people, ExchangeState state, CallRecords records) {
     List<DeskView> desks = new ArrayList<>(people.size());
     for (PersonId person : people) {
@@ -67,11 +54,17 @@ class DeskViews {
       for (CallId id : state.inHand(person)) {
         inHand.add(state.call(id));
       }
-      desks.add(
-          new DeskView(
-              person,
-              inHand.stream().map(call -> view(call, person, records.of(call.id()))).toList(),
-              board(office.person(person), inHand)));
+      List<CallView> views = new ArrayList<>();
+      for (Call call : inHand) {
+        views.add(view(call, person, records.of(call.id()), state));
+      }
+      for (CallId id : state.sentOn(person)) {
+        Call call = state.call(id);
+        if (call.of(person) == null) {
+          views.add(sentView(call, records.of(id), person));
+        }
+      }
+      desks.add(new DeskView(person, views, board(office.person(person), inHand)));
     }
     return desks;
   }
@@ -104,25 +97,110 @@ class DeskViews {
     return one == null || other.isBefore(one) ? other : one;
   }
 
-  private CallView view(Call call, PersonId person, CallRecord record) {
+  private CallView view(Call call, PersonId person, CallRecord record, ExchangeState state) {
     Connection own = call.of(person);
     boolean placed = own.party().equals(call.caller());
     Phase phase = phase(call, own);
+    Call announced = announced(call, person, state);
+    Call partner = partner(call, own, state);
     return new CallView(
         call.id().value(),
         placed ? Direction.PLACED : Direction.RECEIVED,
         other(call, own),
         own.line() instanceof Party.Members ? parties.name(own.line()) : null,
+        own.sentBy() == null ? null : parties.name(new Party.Employee(own.sentBy())),
+        returned(call, own),
         phase,
         call.began(),
-        since(call, own, record),
+        since(own, record),
         heldBefore(record, person),
         call.failure() == null ? null : call.failure().cause(),
         own.silenced(),
+        own.muted(),
+        own.reminded(),
         own.device() == null ? null : own.device().value(),
         record.digits(),
+        announced == null ? null : announced.id().value(),
+        partner == null ? null : partner.id().value(),
+        members(call, own),
         record.course().stream().map(s -> SegmentView.of(s, person, parties)).toList(),
-        actions(call, own, phase));
+        Actions.of(call, own, phase, announced, partner));
+  }
+
+  /** A call this person has sent on: no longer theirs, but they can still take it back. */
+  private CallView sentView(Call call, CallRecord record, PersonId person) {
+    Party waiting =
+        call.connections().stream()
+            .filter(Connection::answered)
+            .map(Connection::party)
+            .findFirst()
+            .orElse(call.caller());
+    List<Segment> course = record.course();
+    boolean toTarget = call.sent().stage() == Call.Stage.TO_TARGET;
+    return new CallView(
+        call.id().value(),
+        Direction.RECEIVED,
+        parties.view(waiting),
+        parties.name(call.sent().to()),
+        null,
+        null,
+        Phase.SENT,
+        call.began(),
+        course.get(course.size() - 1).from(),
+        0,
+        null,
+        false,
+        false,
+        false,
+        null,
+        record.digits(),
+        null,
+        null,
+        List.of(),
+        course.stream().map(s -> SegmentView.of(s, person, parties)).toList(),
+        toTarget ? List.of(CallView.Action.PULL_BACK) : List.of());
+  }
+
+  private CallView.Returned returned(Call call, Connection own) {
+    Call.Sent sent = call.sent();
+    if (sent == null || sent.stage() == Call.Stage.TO_TARGET || !own.rings()) {
+      return null;
+    }
+    boolean mine = sent.by().equals(own.party().employee());
+    return new CallView.Returned(parties.name(sent.to()), sent.why(), mine);
+  }
+
+  /** The held call this one announces, as long as both are in this person's hand. */
+  private static Call announced(Call call, PersonId person, ExchangeState state) {
+    Call announced = call.announces() == null ? null : state.call(call.announces());
+    return announced == null || announced.of(person) == null ? null : announced;
+  }
+
+  /** The other call in hand with which a held one could be joined: the one being spoken on. */
+  private static Call partner(Call call, Connection own, ExchangeState state) {
+    if (own.state() != ConnectionState.HOLD || call.connections().size() != 2) {
+      return null;
+    }
+    PersonId person = own.party().employee();
+    for (CallId id : state.inHand(person)) {
+      Call other = state.call(id);
+      boolean active = other.of(person).state() == ConnectionState.CONNECTED;
+      if (active && other.conversation() && other.connections().size() == 2) {
+        return other;
+      }
+    }
+    return null;
+  }
+
+  /** The others of a conference. */
+  private List<String> members(Call call, Connection own) {
+    List<Connection> there = call.connections().stream().filter(Connection::answered).toList();
+    return there.size() < 3
+        ? List.of()
+        : there.stream()
+            .filter(connection -> connection.leg() != own.leg())
+            .map(connection -> parties.name(connection.party()))
+            .toList();
   }
 
   private PartyView other(Call call, Connection own) {
@@ -141,16 +219,20 @@ class DeskViews {
     if (call.failure() != null) {
       return Phase.FAILED;
     }
-    if (call.answered() == null) {
+    if (!call.conversation()) {
       return call.in(ConnectionState.ALERTING).isEmpty() ? Phase.DIALLING : Phase.CALLING;
     }
     if (own.state() == ConnectionState.HOLD) {
       return Phase.HELD;
     }
-    return call.in(ConnectionState.HOLD).isEmpty() ? Phase.TALKING : Phase.WAITING;
+    boolean heldByOthers =
+        call.connections().stream()
+            .filter(connection -> connection.leg() != own.leg() && connection.answered())
+            .allMatch(connection -> connection.state() == ConnectionState.HOLD);
+    return heldByOthers ? Phase.WAITING : Phase.TALKING;
   }
 
-  private static Instant since(Call call, Connection own, CallRecord record) {
+  private static Instant since(Connection own, CallRecord record) {
     List<Segment> course = record.course();
     return own.rings() || course.isEmpty() ? own.since() : course.get(course.size() - 1).from();
   }
@@ -162,29 +244,5 @@ class DeskViews {
         .filter(s -> s.who().contains(new Party.Employee(person)))
         .mapToLong(s -> s.lasted(s.to()).toMillis())
         .sum();
-  }
-
-  private static List<Action> actions(Call call, Connection own, Phase phase) {
-    List<Action> actions = new ArrayList<>();
-    switch (phase) {
-      case RINGING -> {
-        actions.add(Action.ANSWER);
-        actions.add(Action.DECLINE);
-        if (!own.silenced()) {
-          actions.add(Action.SILENCE);
-        }
-        return actions;
-      }
-      case TALKING, WAITING ->
-          actions.add(own.state() == ConnectionState.CONNECTED ? Action.HOLD : Action.RETRIEVE);
-      case HELD -> actions.add(Action.RETRIEVE);
-      default -> {}
-    }
-    if (phase == Phase.TALKING
-        && call.connections().stream().anyMatch(c -> c.party().usesOutsideLine())) {
-      actions.add(Action.DIGITS);
-    }
-    actions.add(Action.CLEAR);
-    return actions;
   }
 }

@@ -146,7 +146,7 @@ public class ExchangeLoop implements SmartLifecycle {
       records.follow(event, after);
       now = event.at();
       if (after != null) {
-        DeskViews.addEmployees(inCalls, after);
+        inCalls.addAll(after.employees());
       }
     }
     views.start(exchange.state(), records);
@@ -242,8 +242,12 @@ public class ExchangeLoop implements SmartLifecycle {
       parts.addAll(records.follow(event, after));
       entries.add(new JournalStore.Entry(++seq, event));
       told.add(new Told(event, after));
-      DeskViews.addEmployees(touched, before);
-      DeskViews.addEmployees(touched, after);
+      if (before != null) {
+        touched.addAll(before.employees());
+      }
+      if (after != null) {
+        touched.addAll(after.employees());
+      }
     }
     parts.forEach(part -> touched.add(part.person()));
     writer.add(

@@ -53,6 +53,7 @@ public class DemoOffice {
     store.set("region", "GB");
     store.set("access-code", "9");
     store.set("outside-lines", "8");
+    store.set("front-desk", "1");
     Map<String, Long> teams = new HashMap<>();
     int position = 0;
     for (CSVRecord team : read("teams.csv")) {

@@ -6,6 +6,7 @@ import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.people.Directory;
+import oficina.core.people.GroupId;
 import oficina.core.people.PeopleFinder;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -39,7 +40,16 @@ public class OfficeData {
     Settings usual = Settings.DEFAULT;
     int lines =
         Integer.parseInt(set.getOrDefault("outside-lines", Integer.toString(usual.outsideLines())));
-    settings = new Settings(lines, usual.callsInHand(), usual.networkPatience(), usual.toneTime());
+    GroupId frontDesk =
+        set.containsKey("front-desk") ? new GroupId(Long.parseLong(set.get("front-desk"))) : null;
+    settings =
+        new Settings(
+            lines,
+            usual.callsInHand(),
+            usual.networkPatience(),
+            usual.holdReminder(),
+            frontDesk,
+            usual.toneTime());
     mainNumber = set.containsKey("main-number") ? new PhoneNumber(set.get("main-number")) : null;
     name = set.getOrDefault("office-name", "");
     standIns = store.standIns();

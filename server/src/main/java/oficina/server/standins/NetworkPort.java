@@ -8,6 +8,7 @@ import oficina.core.exchange.ExchangeEvent.Delivered;
 import oficina.core.exchange.ExchangeEvent.DigitsSent;
 import oficina.core.exchange.ExchangeEvent.Established;
 import oficina.core.exchange.ExchangeEvent.Failed;
+import oficina.core.exchange.ExchangeEvent.Merged;
 import oficina.core.exchange.ExchangeEvent.NetworkReached;
 import oficina.server.exchange.ExchangeListener;
 
@@ -20,6 +21,8 @@ record NetworkPort(OutsideNetwork network) implements ExchangeListener {
       network.setUp(e.call(), e.leg(), e.party(), after.callerId().number());
     } else if (event instanceof ConnectionCleared e) {
       network.released(e.call(), e.leg());
+    } else if (event instanceof Merged e) {
+      network.moved(e.other(), e.otherLeg(), e.call(), e.leg());
     } else if (event instanceof DigitsSent e) {
       network.digits(e.call(), e.leg(), e.digits());
     } else if (after != null && after.caller() instanceof Party.Outside) {

@@ -4,8 +4,10 @@ import java.time.Duration;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
@@ -23,13 +25,16 @@ import oficina.server.standins.Subscriber.Habit;
  * themselves, unless a person plays them. All on the exchange's thread.
  */
 final class NetworkStandIn implements OutsideNetwork {
+  /** Whoever brings a call in is its first party. */
+  private static final int CALLER = 1;
+
   private static final Duration SET_UP = Duration.ofMillis(700);
   private static final Duration EMERGENCY_ANSWERS = Duration.ofSeconds(2);
 
   private final ExchangeLoop loop;
   private final Pushes pushes;
   private final Map<PhoneNumber, Subscriber> subscribers = new LinkedHashMap<>();
-  private final Map<CallId, OutsideCall> calls = new LinkedHashMap<>();
+  private final Set<OutsideCall> calls = new LinkedHashSet<>();
   private final Map<PhoneNumber, PersonId> players = new HashMap<>();
 
   NetworkStandIn(ExchangeLoop loop, Pushes pushes, List<Subscriber> all) {
@@ -62,28 +67,35 @@ final class NetworkStandIn implements OutsideNetwork {
     } else if (onCall(number) || (!played(number) && subscriber.habit() == Habit.BUSY)) {
       loop.run(new Command.NetworkFails(call, leg, Cause.BUSY));
     } else {
-      calls.put(call, new OutsideCall(call, leg, number, shown, true, loop.now()));
+      OutsideCall outside = new OutsideCall(call, leg, number, shown, true, loop.now());
+      calls.add(outside);
       loop.run(new Command.NetworkRings(call, leg));
       changed(number);
       if (!played(number) && subscriber.habit() != Habit.NO_ANSWER) {
-        loop.later(subscriber.answersAfter(), () -> answersByItself(call, subscriber));
+        loop.later(subscriber.answersAfter(), () -> answersByItself(outside, subscriber));
       }
     }
   }
 
-  private void answersByItself(CallId call, Subscriber subscriber) {
-    OutsideCall outside = calls.get(call);
-    if (outside != null && outside.state == State.RINGING && !played(subscriber.number())) {
+  private void answersByItself(OutsideCall outside, Subscriber subscriber) {
+    boolean rings = calls.contains(outside) && outside.state == State.RINGING;
+    if (rings && !played(subscriber.number())) {
       pickUp(outside);
-      loop.later(subscriber.talksFor(), () -> hangsUpByItself(call));
+      loop.later(subscriber.talksFor(), () -> hangsUpByItself(outside));
     }
   }
 
-  private void hangsUpByItself(CallId call) {
-    OutsideCall outside = calls.get(call);
-    if (outside != null && !played(outside.subscriber)) {
-      loop.run(new Command.NetworkClears(call, outside.leg));
+  private void hangsUpByItself(OutsideCall outside) {
+    if (calls.contains(outside) && !played(outside.subscriber)) {
+      loop.run(new Command.NetworkClears(outside.call, outside.leg));
     }
+  }
+
+  private OutsideCall find(CallId call, int leg) {
+    return calls.stream()
+        .filter(outside -> outside.call.equals(call) && outside.leg == leg)
+        .findFirst()
+        .orElse(null);
   }
 
   private void pickUp(OutsideCall outside) {
@@ -99,7 +111,7 @@ final class NetworkStandIn implements OutsideNetwork {
 
   @Override
   public void answered(CallId call) {
-    OutsideCall outside = calls.get(call);
+    OutsideCall outside = find(call, CALLER);
     if (outside == null || outside.state == State.TALKING) {
       return;
     }
@@ -109,13 +121,13 @@ final class NetworkStandIn implements OutsideNetwork {
     if (!played(outside.subscriber) && subscriber != null) {
       Duration talks =
           subscriber.talksFor().isZero() ? Duration.ofSeconds(40) : subscriber.talksFor();
-      loop.later(talks, () -> hangsUpByItself(call));
+      loop.later(talks, () -> hangsUpByItself(outside));
     }
   }
 
   @Override
   public void refused(CallId call, Cause cause) {
-    OutsideCall outside = calls.get(call);
+    OutsideCall outside = find(call, CALLER);
     if (outside != null) {
       outside.become(State.REFUSED, loop.now());
       outside.reason = cause.name();
@@ -126,7 +138,7 @@ final class NetworkStandIn implements OutsideNetwork {
   /** A machine with a menu: 1 repeats it, 0 hangs up, anything else is noted. */
   @Override
   public void digits(CallId call, int leg, String digits) {
-    OutsideCall outside = calls.get(call);
+    OutsideCall outside = find(call, leg);
     if (outside == null) {
       return;
     }
@@ -137,15 +149,24 @@ final class NetworkStandIn implements OutsideNetwork {
         && subscriber.habit() == Habit.MENU
         && !played(outside.subscriber)
         && digits.endsWith("0")) {
-      loop.later(Duration.ofSeconds(1), () -> hangsUpByItself(call));
+      loop.later(Duration.ofSeconds(1), () -> hangsUpByItself(outside));
+    }
+  }
+
+  @Override
+  public void moved(CallId from, int fromLeg, CallId to, int toLeg) {
+    OutsideCall outside = find(from, fromLeg);
+    if (outside != null) {
+      outside.call = to;
+      outside.leg = toLeg;
     }
   }
 
   @Override
   public void released(CallId call, int leg) {
-    OutsideCall outside = calls.get(call);
-    if (outside != null && outside.leg == leg) {
-      calls.remove(call);
+    OutsideCall outside = find(call, leg);
+    if (outside != null) {
+      calls.remove(outside);
       changed(outside.subscriber);
     }
   }
@@ -167,16 +188,15 @@ final class NetworkStandIn implements OutsideNetwork {
 
   void leave(PhoneNumber number) {
     players.remove(number);
-    callsOf(number)
-        .forEach(call -> loop.later(Duration.ofSeconds(2), () -> hangsUpByItself(call.call)));
+    callsOf(number).forEach(call -> loop.later(Duration.ofSeconds(2), () -> hangsUpByItself(call)));
   }
 
   Collection<OutsideCall> callsOf(PhoneNumber number) {
-    return calls.values().stream().filter(call -> call.subscriber.equals(number)).toList();
+    return calls.stream().filter(call -> call.subscriber.equals(number)).toList();
   }
 
   boolean onCall(PhoneNumber number) {
-    return calls.values().stream().anyMatch(call -> call.subscriber.equals(number));
+    return calls.stream().anyMatch(call -> call.subscriber.equals(number));
   }
 
   boolean played(PhoneNumber number) {
@@ -186,7 +206,7 @@ final class NetworkStandIn implements OutsideNetwork {
   /** The subscriber calls a number of the office. */
   void callOffice(PhoneNumber from, PhoneNumber to, boolean withheld) {
     CallId call = new CallId(UUID.randomUUID().toString());
-    calls.put(call, new OutsideCall(call, 1, from, to, false, loop.now()));
+    calls.add(new OutsideCall(call, CALLER, from, to, false, loop.now()));
     loop.run(new Command.Arrive(call, withheld ? null : from, to));
     changed(from);
   }

@@ -17,8 +17,8 @@ final class OutsideCall {
     REFUSED
   }
 
-  final CallId call;
-  final int leg;
+  CallId call;
+  int leg;
   final PhoneNumber subscriber;
 
   /** The number at the other end; null when withheld. */

@@ -30,6 +30,9 @@ interface OutsideNetwork {
   /** Keys were sent to the outside party. */
   void digits(CallId call, int leg, String digits);
 
+  /** The office has made this party part of another call. */
+  void moved(CallId from, int fromLeg, CallId to, int toLeg);
+
   /** The office has let go of this party. */
   void released(CallId call, int leg);
 }

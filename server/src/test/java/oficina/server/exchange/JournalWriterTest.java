@@ -76,7 +76,8 @@ class JournalWriterTest {
   }
 
   @Test
-  void without_the_database_calls_go_on_and_later_everything_is_written_in_order() throws Exception {
+  void without_the_database_calls_go_on_and_later_everything_is_written_in_order()
+      throws Exception {
     doThrow(new DataAccessResourceFailureException("away")).when(store).append(any(), any());
     assertThat(add(1).await(5, TimeUnit.SECONDS)).isTrue();
     assertThat(add(2).await(5, TimeUnit.SECONDS)).isTrue();

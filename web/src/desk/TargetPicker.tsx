@@ -1,0 +1,119 @@
+import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import type { CallView } from '../api/types';
+import { KeyCap } from '../frame/KeyCap';
+import { nameOf, send, useOnce, type Way } from '../live/calls';
+import { useLive } from '../live/store';
+import { DialOption } from './DialOption';
+import { stepped, useFinder } from './finder';
+
+const close = () => useLive.setState({ pickerFor: '' });
+
+/** Chooses whom to send a call to, in its strip; found and ranked as in the dial field. */
+export function TargetPicker({ call }: { call: CallView }) {
+  const { t } = useTranslation();
+  const id = useId();
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const [error, setError] = useState('');
+  const { wanted, options, hint, pick } = useFinder(text);
+  const ways: Way[] = call.phase === 'RINGING' ? ['deflect'] : ['put-through', 'announce'];
+  const name = nameOf(call.other, t('party.withheld'));
+
+  useEffect(() => document.getElementById(`${id}-field`)?.focus(), [id]);
+
+  const { run, busy } = useOnce(
+    useCallback(
+      async (way: Way) => {
+        if (wanted === '') {
+          return;
+        }
+        try {
+          await send(call, way, await pick(chosen));
+          close();
+        } catch (problem) {
+          setError(sentence(problem));
+        }
+      },
+      [call, wanted, chosen, pick],
+    ),
+  );
+
+  function pressed(event: KeyboardEvent<HTMLInputElement>) {
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      setChosen(stepped(event.key, chosen, options.length));
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      void run(event.shiftKey ? (ways[1] ?? 'deflect') : (ways[0] ?? 'deflect'));
+    } else if (event.key === 'Escape') {
+      close();
+    }
+  }
+
+  const word: Record<Way, string> = {
+    'put-through': t('target.putThrough'),
+    announce: t('target.announce'),
+    deflect: t('target.send'),
+  };
+  return (
+    <div
+      role="group"
+      aria-label={t('target.title', { name })}
+      className="border-base-300 mt-3 border-t pt-3"
+    >
+      <div className="flex flex-wrap items-center gap-2">
+        <input
+          id={`${id}-field`}
+          type="text"
+          role="combobox"
+          aria-label={t('target.label', { name })}
+          aria-expanded={options.length > 0}
+          aria-controls={`${id}-list`}
+          aria-activedescendant={options.length > 0 ? `${id}-${chosen}` : undefined}
+          autoComplete="off"
+          spellCheck={false}
+          placeholder={t('dial.placeholder')}
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+            setChosen(0);
+            setError('');
+          }}
+          onKeyDown={pressed}
+          className="input bg-base-100 min-w-52 flex-1"
+        />
+        {ways.map((way, index) => (
+          <button
+            key={way}
+            type="button"
+            className={`btn ${index === 0 ? 'btn-primary' : 'btn-plain'}`}
+            aria-disabled={busy || wanted === ''}
+            onClick={() => void run(way)}
+          >
+            {word[way]} <KeyCap name={index === 0 ? 'Enter' : '⇧ Enter'} />
+          </button>
+        ))}
+        <button type="button" className="btn btn-plain" onClick={close}>
+          {t('target.cancel')} <KeyCap name="Esc" />
+        </button>
+      </div>
+      <div role="alert">
+        {(error || hint) && <p className="text-error pt-2 font-semibold">{error || hint}</p>}
+      </div>
+      <ul id={`${id}-list`} role="listbox" aria-label={t('dial.results')} className="pt-1">
+        {options.slice(0, 6).map((option, index) => (
+          <DialOption
+            key={option.key}
+            id={`${id}-${index}`}
+            option={option}
+            chosen={index === chosen}
+            onChoose={() => setChosen(index)}
+          />
+        ))}
+      </ul>
+      {options.length === 0 && !hint && <p className="quiet pt-2">{t('target.hint')}</p>}
+    </div>
+  );
+}

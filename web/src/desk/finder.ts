@@ -1,0 +1,51 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
+import { useTranslation } from 'react-i18next';
+import { get } from '../api/client';
+import type { Found } from '../api/types';
+import { choices } from './choices';
+
+function finding(text: string) {
+  return {
+    queryKey: ['find', text],
+    queryFn: () => get<Found>(`/api/find?text=${encodeURIComponent(text)}`),
+    staleTime: 2_000,
+  };
+}
+
+/** Finds what can be called or sent to while somebody types. */
+export function useFinder(text: string) {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const wanted = text.trim();
+  const { data } = useQuery({
+    ...finding(wanted),
+    enabled: wanted !== '',
+    placeholderData: keepPreviousData,
+  });
+
+  /** Enter can be faster than the results: what counts is what the text as it stands finds. */
+  const pick = useCallback(
+    async (chosen: number) => {
+      const found = choices(await queries.fetchQuery(finding(wanted)));
+      return found[Math.min(chosen, found.length - 1)]?.to ?? wanted;
+    },
+    [queries, wanted],
+  );
+
+  return {
+    wanted,
+    options: wanted === '' || !data ? [] : choices(data),
+    hint:
+      wanted !== '' && data?.dial?.problem
+        ? t(`problem.${data.dial.problem}`, { text: data.dial.shown })
+        : '',
+    pick,
+  };
+}
+
+/** Where the arrow keys lead in a list of this length. */
+export function stepped(key: string, chosen: number, length: number): number {
+  const step = key === 'ArrowDown' ? 1 : -1;
+  return (length + chosen + step) % Math.max(1, length);
+}
