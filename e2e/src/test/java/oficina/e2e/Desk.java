@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 
 /** What a person does and sees in one window, in their own terms. */
 final class Desk {
@@ -34,6 +35,13 @@ final class Desk {
   Locator dialField() {
     return page.getByRole(
         AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Name, extension or number"));
+  }
+
+  /** The field in a call's strip that asks whom to send it to. */
+  Locator targetField() {
+    return page.getByRole(
+        AriaRole.COMBOBOX,
+        new Page.GetByRoleOptions().setName(Pattern.compile("number to send .* to")));
   }
 
   Locator results() {
@@ -75,7 +83,7 @@ final class Desk {
             page.getByRole(
                 AriaRole.BUTTON,
                 new Page.GetByRoleOptions()
-                    .setName(java.util.regex.Pattern.compile("Call " + name + ", \\d+, " + state))))
+                    .setName(Pattern.compile("Call " + name + ", \\d+, " + state))))
         .isVisible();
   }
 

@@ -209,6 +209,9 @@ class DeskViews {
         return parties.view(connection.party());
       }
     }
+    if (call.sent() != null && own.answered()) {
+      return parties.view(call.sent().to()); // where it rings now
+    }
     return parties.view(own.party().equals(call.caller()) ? call.called() : call.caller());
   }
 

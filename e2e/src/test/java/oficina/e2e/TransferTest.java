@@ -1,0 +1,218 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Tomasz has called Ines; she sends him on to Adaeze. */
+class TransferTest {
+  private static final String PAIR = "You are announcing Tomasz Brill";
+
+  @RegisterExtension final Browsers browsers = new Browsers();
+  private Desk ines;
+  private Desk tomasz;
+  private Desk adaeze;
+
+  @BeforeEach
+  void tomasz_talks_to_ines() {
+    ines = browsers.of("ines");
+    tomasz = browsers.of("tomasz");
+    adaeze = browsers.of("adaeze");
+    tomasz.dial("201");
+    ines.button("Answer").click();
+    tomasz.sees("Ines Calloway", "talking");
+  }
+
+  private void choose(String target, String way) {
+    ines.button("Transfer").click();
+    ines.targetField().fill(target);
+    assertThat(ines.results().first()).isVisible();
+    ines.button(way).click();
+  }
+
+  private void announced() {
+    choose("adaeze", "Announce first");
+    adaeze.button("Answer").click();
+    ines.sees(PAIR, "talking");
+    tomasz.sees("Ines Calloway", "they put you on hold");
+  }
+
+  private Locator pair() {
+    return ines.call(PAIR);
+  }
+
+  @Test
+  void put_through_and_answered() {
+    choose("adaeze", "Put through");
+    ines.sees("Tomasz Brill", "Sent to Adaeze Moor");
+    adaeze.sees("Tomasz Brill", "sent to you by Ines Calloway");
+    adaeze.button("Answer").click();
+    tomasz.sees("Adaeze Moor", "talking");
+    ines.hasNoCalls();
+  }
+
+  @Test
+  void put_through_to_nobody_comes_back_then_rings_the_front_desk() {
+    choose("212", "Put through");
+    adaeze.sees("Tomasz Brill", "ringing");
+    browsers.pass(Duration.ofSeconds(20));
+    ines.sees("Tomasz Brill", "Nobody answered at Adaeze Moor. Tomasz Brill is back with you.");
+    adaeze.hasNoCalls();
+    ines.button("Answer").click();
+    tomasz.sees("Ines Calloway", "talking");
+  }
+
+  @Test
+  void put_through_and_declined_comes_back_at_once() {
+    choose("212", "Put through");
+    adaeze.button("Decline").click();
+    ines.sees("Tomasz Brill", "It was declined at Adaeze Moor.");
+  }
+
+  @Test
+  void put_through_and_pulled_back() {
+    choose("212", "Put through");
+    adaeze.sees("Tomasz Brill", "ringing");
+    ines.button("Pull back").click();
+    tomasz.sees("Ines Calloway", "talking");
+    adaeze.hasNoCalls();
+  }
+
+  @Test
+  void a_target_that_cannot_be_reached_is_refused_and_the_caller_stays() {
+    ines.button("Transfer").click();
+    ines.targetField().fill("nell");
+    assertThat(ines.results().first()).containsText("Not signed in");
+    ines.button("Put through").click();
+    assertThat(ines.call("Tomasz Brill").getByRole(AriaRole.ALERT))
+        .containsText("Nobody can be reached there now. The caller is still with you.");
+    ines.targetField().press("Escape");
+    ines.sees("Tomasz Brill", "talking");
+  }
+
+  @Test
+  void announced_and_handed_over() {
+    announced();
+    assertThat(pair()).containsText("hears music");
+    ines.button("Hand over to Adaeze Moor").click();
+    tomasz.sees("Adaeze Moor", "talking");
+    adaeze.sees("Tomasz Brill", "sent to you by Ines Calloway");
+    ines.hasNoCalls();
+    adaeze.button("End").click();
+    tomasz.hasNoCalls();
+    ines.open("History");
+    assertThat(
+            ines.entries().filter(new Locator.FilterOptions().setHasText("Tomasz Brill")).first())
+        .containsText("talked");
+  }
+
+  @Test
+  void handed_over_while_it_still_rings() {
+    choose("adaeze", "Announce first");
+    ines.sees(PAIR, "ringing");
+    ines.button("Hand over to Adaeze Moor").click();
+    ines.sees("Tomasz Brill", "Sent to Adaeze Moor");
+    adaeze.button("Answer").click();
+    tomasz.sees("Adaeze Moor", "talking");
+  }
+
+  @Test
+  void swapped_reloaded_and_back_to_the_caller() {
+    announced();
+    for (int i = 0; i < 5; i++) {
+      ines.button("Swap").click();
+      tomasz.sees("Ines Calloway", "talking");
+      adaeze.sees("Ines Calloway", "they put you on hold");
+      ines.button("Back to Adaeze Moor").click();
+      adaeze.sees("Ines Calloway", "talking");
+    }
+    ines.page.reload();
+    assertThat(pair()).containsText("hears music");
+    ines.button("Back to Tomasz Brill").click();
+    tomasz.sees("Ines Calloway", "talking");
+    adaeze.hasNoCalls();
+  }
+
+  @Test
+  void all_three_talk_and_the_sender_leaves() {
+    announced();
+    ines.button("All three talk").click();
+    tomasz.sees("Ines Calloway", "talking");
+    ines.sees("Tomasz Brill", "With Tomasz Brill, Adaeze Moor");
+    ines.button("End").click();
+    tomasz.sees("Adaeze Moor", "talking");
+  }
+
+  @Test
+  void the_target_declines_and_one_touch_brings_the_caller_back() {
+    choose("adaeze", "Announce first");
+    adaeze.button("Decline").click();
+    ines.sees(PAIR, "Adaeze Moor declined");
+    ines.button("Back to Tomasz Brill").click();
+    tomasz.sees("Ines Calloway", "talking");
+  }
+
+  @Test
+  void the_caller_gives_up_during_the_announcement() {
+    announced();
+    tomasz.button("End").click();
+    ines.sees("Adaeze Moor", "talking");
+    assertThat(pair()).hasCount(0);
+  }
+
+  @Test
+  void a_transfer_by_keyboard_alone() {
+    ines.press("t");
+    ines.page.keyboard().type("ada");
+    ines.press("Shift+Enter");
+    adaeze.sees("Ines Calloway", "ringing");
+    adaeze.press("a");
+    ines.sees(PAIR, "talking");
+    ines.press("w");
+    tomasz.sees("Ines Calloway", "talking");
+    ines.press("r");
+    adaeze.sees("Ines Calloway", "talking");
+    ines.press("Enter");
+    tomasz.sees("Adaeze Moor", "talking");
+    tomasz.press("m");
+    tomasz.sees("Adaeze Moor", "You are muted");
+    tomasz.press("m");
+    assertThat(tomasz.call("Adaeze Moor")).not().containsText("You are muted");
+  }
+
+  @Test
+  void a_second_call_is_deflected_or_taken_by_a_colleague_and_exactly_one_gets_it() {
+    Desk bram = browsers.of("bram");
+    adaeze.dial("201");
+    ines.sees("Adaeze Moor", "ringing");
+    ines.call("Adaeze Moor")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Send to…"))
+        .click();
+    ines.targetField().fill("213");
+    assertThat(ines.results().first()).containsText("Bram Oakes");
+    ines.button("Send").click();
+    adaeze.sees("Bram Oakes", "ringing");
+    ines.button("Take the call ringing at Bram Oakes").click();
+    adaeze.sees("Ines Calloway", "talking");
+    ines.sees("Tomasz Brill", "on hold");
+    bram.hasNoCalls();
+    assertThat(bram.page.getByText("Ines Calloway answered the call from Adaeze Moor."))
+        .isVisible();
+  }
+
+  @Test
+  void whoever_is_held_too_long_is_shown() {
+    ines.button("Hold").click();
+    ines.sees("Tomasz Brill", "hears music");
+    browsers.pass(Duration.ofMinutes(2));
+    ines.sees("Tomasz Brill", "on hold too long");
+    ines.button("Resume").click();
+    assertThat(ines.call("Tomasz Brill")).not().containsText("on hold too long");
+    ines.sees("Tomasz Brill", "held 2:0");
+  }
+}
