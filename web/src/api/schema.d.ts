@@ -525,6 +525,8 @@ export interface components {
             announces?: string;
             partner?: string;
             members: string[];
+            /** @enum {string} */
+            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
             course: components["schemas"]["SegmentView"][];
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "CLEAR")[];
         };

@@ -69,7 +69,7 @@ export function Announcement({ call, caller }: Props) {
               : t(`phase.${caller.phase}`, { time: waiting })}
             <span className="quiet">
               {t('phase.of', { time: clockTime(now - Date.parse(caller.began)) })}
-              {caller.phase === 'HELD' && ` · ${t('how.hearsMusic')}`}
+              {caller.phase === 'HELD' && ` · ${t(`hears.${caller.otherHears}`)}`}
             </span>
           </p>
         </div>

@@ -177,7 +177,7 @@ function howItCame(call: CallView, name: string, t: Translate): string {
     return t(call.returned.mine ? 'how.back' : 'how.backElse', about);
   }
   if (call.phase === 'SENT') {
-    return [t('how.sentTo', { name: call.line }), t('how.hearsRinging')].join(' · ');
+    return [t('how.sentTo', { name: call.line }), hears(call, t)].join(' · ');
   }
   const line = call.line ? t('how.line', { line: call.line }) : t('how.own');
   const others = call.device && call.device !== device;
@@ -185,10 +185,15 @@ function howItCame(call: CallView, name: string, t: Translate): string {
     call.members.length > 0 && t('how.conference', { names: call.members.join(', ') }),
     call.direction === 'PLACED' ? t('how.placed') : line,
     call.sentBy && t('how.sentBy', { name: call.sentBy }),
-    call.phase === 'HELD' && call.members.length === 0 && t('how.hearsMusic'),
+    ['HELD', 'TALKING'].includes(call.phase) && hears(call, t),
     call.silenced && t('how.silenced'),
     others && t(call.device === 'stand-in' ? 'how.standIn' : 'how.otherWindow'),
   ]
     .filter(Boolean)
     .join(' · ');
+}
+
+/** What the other end hears, unless it is simply me. */
+function hears(call: CallView, t: Translate): string {
+  return call.otherHears === 'SPEECH' ? '' : t(`hears.${call.otherHears}`);
 }

@@ -135,11 +135,18 @@ final class Play {
               .filter(id -> scene.state(id, person) == ConnectionState.CONNECTED)
               .count();
       assertThat(active).as("rule 1: one active connection, person %s", person).isLessThan(2);
+      long heard =
+          scene.exchange.state().inHand(person).stream()
+              .map(id -> Listening.of(scene.state(id), scene.state(id).of(person)))
+              .filter(listening -> listening.sound() != Listening.Sound.SILENCE)
+              .count();
+      assertThat(heard).as("rule 3: hears one call, person %s", person).isLessThan(2);
     }
     int lines = 0;
     for (Call call : scene.exchange.state().calls()) {
       lines += call.outsideLines();
       assertThat(call.connections()).as("rule 2: nobody left in %s", call).isNotEmpty();
+      call.connections().forEach(listener -> checkListening(call, listener));
       assertThat(call.connections().stream().map(Connection::party).distinct())
           .as("rule 4: twice in %s", call)
           .hasSameSizeAs(call.connections());
@@ -148,6 +155,22 @@ final class Play {
           .isTrue();
     }
     assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(lines);
+  }
+
+  /**
+   * Rule 3: whoever is muted or has put the call on hold is heard by nobody, and music is alone.
+   */
+  private static void checkListening(Call call, Connection listener) {
+    Listening listening = Listening.of(call, listener);
+    assertThat(listening.voices().isEmpty())
+        .as("rule 3: %s in %s", listening, call)
+        .isEqualTo(listening.sound() != Listening.Sound.SPEECH);
+    for (Connection other : call.connections()) {
+      boolean silent = other.muted() || other.state() != ConnectionState.CONNECTED;
+      assertThat(listening.voices().contains(other.party()) && (silent || other == listener))
+          .as("rule 3: %s is heard in %s", other, call)
+          .isFalse();
+    }
   }
 
   /** Rules 2 and 5 look at the whole life of a call. */

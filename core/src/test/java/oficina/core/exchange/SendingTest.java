@@ -16,6 +16,7 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
+import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
@@ -59,6 +60,10 @@ class SendingTest {
   private Reason reason(Command command) {
     Refusal refusal = scene.run(command);
     return refusal == null ? null : refusal.reason();
+  }
+
+  private Listening dovHears() {
+    return Listening.of(scene.state(dov), scene.state(dov).leg(1));
   }
 
   private void decline(PersonId person) {
@@ -149,6 +154,7 @@ class SendingTest {
   void announced_and_handed_over() {
     CallId zoe = announce("222");
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(HOLD);
+    assertThat(dovHears().sound()).isEqualTo(Listening.Sound.MUSIC);
     assertThat(scene.state(zoe).announces()).isEqualTo(dov);
     scene.wait(3);
     scene.answer(zoe, ZOE);
@@ -156,6 +162,7 @@ class SendingTest {
     assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
     assertThat(scene.state(zoe)).isNull();
     assertThat(scene.state(dov, ZOE)).isEqualTo(CONNECTED);
+    assertThat(dovHears().voices()).containsExactly(new Party.Employee(ZOE));
     assertThat(scene.state(dov, TOMASZ)).isNull();
     scene.wait(30);
     scene.clear(dov, ZOE);
@@ -271,6 +278,7 @@ class SendingTest {
   void muting_is_not_holding() {
     scene.run(new Command.Mute(dov, TOMASZ, true));
     assertThat(scene.state(dov).of(TOMASZ).muted()).isTrue();
+    assertThat(dovHears().sound()).isEqualTo(Listening.Sound.SILENCE);
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(CONNECTED);
     scene.run(new Command.Mute(dov, TOMASZ, false));
     assertThat(scene.state(dov).of(TOMASZ).muted()).isFalse();

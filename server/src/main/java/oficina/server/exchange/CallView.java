@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.Cause;
+import oficina.core.exchange.Listening;
 import oficina.core.history.Part.Direction;
 import oficina.server.history.SegmentView;
 import oficina.server.people.PartyView;
@@ -24,6 +25,7 @@ import oficina.server.people.PartyView;
  * @param digits keys sent so far
  * @param announces the held call that this one is placed to announce
  * @param partner the active call with which this held one can be joined
+ * @param otherHears what the party at the other end hears
  * @param members the others of a conference; empty in a call of two
  * @param actions what can be done with it now
  */
@@ -47,6 +49,7 @@ public record CallView(
     @Schema(nullable = true) String announces,
     @Schema(nullable = true) String partner,
     List<String> members,
+    Listening.Sound otherHears,
     List<SegmentView> course,
     List<Action> actions) {
 

@@ -10,6 +10,7 @@ import oficina.core.exchange.Call;
 import oficina.core.exchange.Connection;
 import oficina.core.exchange.ConnectionState;
 import oficina.core.exchange.ExchangeState;
+import oficina.core.exchange.Listening;
 import oficina.core.history.CallRecord;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part.Direction;
@@ -123,24 +124,20 @@ class DeskViews {
         announced == null ? null : announced.id().value(),
         partner == null ? null : partner.id().value(),
         members(call, own),
+        hears(call, opposite(call, own.leg())),
         record.course().stream().map(s -> SegmentView.of(s, person, parties)).toList(),
         Actions.of(call, own, phase, announced, partner));
   }
 
   /** A call this person has sent on: no longer theirs, but they can still take it back. */
   private CallView sentView(Call call, CallRecord record, PersonId person) {
-    Party waiting =
-        call.connections().stream()
-            .filter(Connection::answered)
-            .map(Connection::party)
-            .findFirst()
-            .orElse(call.caller());
+    Connection waiting = opposite(call, 0);
     List<Segment> course = record.course();
     boolean toTarget = call.sent().stage() == Call.Stage.TO_TARGET;
     return new CallView(
         call.id().value(),
         Direction.RECEIVED,
-        parties.view(waiting),
+        parties.view(waiting == null ? call.caller() : waiting.party()),
         parties.name(call.sent().to()),
         null,
         null,
@@ -157,6 +154,7 @@ class DeskViews {
         null,
         null,
         List.of(),
+        hears(call, opposite(call, 0)),
         course.stream().map(s -> SegmentView.of(s, person, parties)).toList(),
         toTarget ? List.of(CallView.Action.PULL_BACK) : List.of());
   }
@@ -203,11 +201,22 @@ class DeskViews {
             .toList();
   }
 
+  /** The first who has answered, but for this connection; null when nobody has. */
+  private static Connection opposite(Call call, int leg) {
+    return call.connections().stream()
+        .filter(connection -> connection.leg() != leg && connection.answered())
+        .findFirst()
+        .orElse(null);
+  }
+
+  private static Listening.Sound hears(Call call, Connection listener) {
+    return listener == null ? Listening.Sound.SILENCE : Listening.of(call, listener).sound();
+  }
+
   private PartyView other(Call call, Connection own) {
-    for (Connection connection : call.connections()) {
-      if (connection.leg() != own.leg() && connection.answered()) {
-        return parties.view(connection.party());
-      }
+    Connection opposite = opposite(call, own.leg());
+    if (opposite != null) {
+      return parties.view(opposite.party());
     }
     if (call.sent() != null && own.answered()) {
       return parties.view(call.sent().to()); // where it rings now

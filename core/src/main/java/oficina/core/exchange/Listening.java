@@ -1,0 +1,57 @@
+package oficina.core.exchange;
+
+import java.util.List;
+import oficina.core.call.Party;
+
+/**
+ * What one party of a call hears. Derived from the state of the call alone, so it cannot disagree
+ * with what is shown; the sound that is mixed later follows it.
+ *
+ * @param voices whom they hear; empty unless the sound is {@link Sound#SPEECH}
+ */
+public record Listening(Sound sound, List<Party> voices) {
+
+  /** Kinds of sound. */
+  public enum Sound {
+    /** Nothing: it rings here, this party has turned to another call, or everybody is muted. */
+    SILENCE,
+    /** The voices of others. */
+    SPEECH,
+    /** Music on hold. */
+    MUSIC,
+    /** The ringing tone of the called party (ITU-T E.182). */
+    RINGING,
+    /** The tone or sentence that tells why the call cannot be completed. */
+    REFUSAL
+  }
+
+  /** What the party of this connection hears in this call. */
+  public static Listening of(Call call, Connection listener) {
+    if (listener.state() != ConnectionState.CONNECTED) {
+      return only(Sound.SILENCE);
+    }
+    if (call.failure() != null) {
+      return only(Sound.REFUSAL);
+    }
+    List<Connection> others =
+        call.connections().stream()
+            .filter(connection -> connection.leg() != listener.leg() && connection.answered())
+            .toList();
+    if (others.isEmpty()) {
+      return only(Sound.RINGING);
+    }
+    if (others.stream().allMatch(other -> other.state() == ConnectionState.HOLD)) {
+      return only(Sound.MUSIC);
+    }
+    List<Party> voices =
+        others.stream()
+            .filter(other -> other.state() == ConnectionState.CONNECTED && !other.muted())
+            .map(Connection::party)
+            .toList();
+    return voices.isEmpty() ? only(Sound.SILENCE) : new Listening(Sound.SPEECH, voices);
+  }
+
+  private static Listening only(Sound sound) {
+    return new Listening(sound, List.of());
+  }
+}
