@@ -593,6 +593,8 @@ export interface components {
         NewCall: {
             to: string;
             device: string;
+            /** @enum {string} */
+            callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
         };
         NewPassword: {
             present: string;

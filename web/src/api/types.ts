@@ -6,6 +6,7 @@ export type {
   SchemaHistoryEntry as HistoryEntry,
   SchemaHistoryPage as HistoryPage,
   SchemaMe as Me,
+  SchemaNewCall as NewCall,
   SchemaNotice as Notice,
   SchemaOutside as Outside,
   SchemaOutsideCallView as OutsideCallView,

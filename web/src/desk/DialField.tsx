@@ -3,7 +3,7 @@ import { useCallback, useId, useMemo, useState, type KeyboardEvent } from 'react
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import { useKeys } from '../frame/keys';
-import { activeCall, placeCall, useCalls, useOnce } from '../live/calls';
+import { activeCall, placeCall, useCalls, useOnce, type CallerId } from '../live/calls';
 import { DialOption } from './DialOption';
 import { stepped, useFinder } from './finder';
 import { useLive } from '../live/store';
@@ -22,6 +22,7 @@ export function DialField() {
   const [chosen, setChosen] = useState(0);
   const [keypad, setKeypad] = useState(false);
   const [error, setError] = useState('');
+  const [callerId, setCallerId] = useState<CallerId>('DIRECT');
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
   const sendsDigits = useLive((live) => live.keypadFor !== '' && live.keypadFor === inCall?.id);
@@ -39,7 +40,8 @@ export function DialField() {
     useCallback(
       async (to: string) => {
         try {
-          await placeCall(to);
+          await placeCall(to, callerId);
+          setCallerId('DIRECT');
           change('');
           setKeypad(false);
           field()?.blur();
@@ -48,7 +50,7 @@ export function DialField() {
           focus();
         }
       },
-      [change, field, focus],
+      [change, field, focus, callerId],
     ),
   );
 
@@ -143,6 +145,23 @@ export function DialField() {
           >
             <IconBackspace size={20} aria-hidden="true" />
           </button>
+        )}
+        {options[chosen]?.kind === 'number' && (
+          <select
+            aria-label={t('callerId.label')}
+            className="select select-sm w-40 max-sm:w-24"
+            value={callerId}
+            onChange={(event) => {
+              setCallerId(event.target.value as CallerId);
+              focus();
+            }}
+          >
+            {(['DIRECT', 'OFFICE', 'WITHHELD'] as const).map((each) => (
+              <option key={each} value={each}>
+                {t(`callerId.${each}`)}
+              </option>
+            ))}
+          </select>
         )}
         <button
           type="button"

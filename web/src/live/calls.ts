@@ -1,14 +1,17 @@
 import { useCallback, useRef, useState } from 'react';
 import { post, sentence } from '../api/client';
-import type { CallView, PartyView } from '../api/types';
+import type { CallView, NewCall, PartyView } from '../api/types';
 import { device } from './device';
 import { notify, useLive } from './store';
 
 export type Action = CallView['actions'][number];
 
+/** What a called outsider is shown. */
+export type CallerId = NonNullable<NewCall['callerId']>;
+
 /** Places a call to an extension, a number, or a text with a number in it. */
-export function placeCall(to: string): Promise<{ id: string }> {
-  return post<{ id: string }>('/api/calls', { to, device });
+export function placeCall(to: string, callerId?: CallerId): Promise<{ id: string }> {
+  return post<{ id: string }>('/api/calls', { to, device, callerId });
 }
 
 /** Tells of a refusal as a notice. */

@@ -54,6 +54,7 @@ export function Outside() {
           <input
             type="checkbox"
             className="toggle toggle-primary"
+            disabled={!data}
             checked={data?.callers ?? false}
             onChange={(event) => switchCallers(event.target.checked)}
           />

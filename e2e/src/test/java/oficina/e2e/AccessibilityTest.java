@@ -36,6 +36,7 @@ class AccessibilityTest {
     ines.button("Answer").click();
     ines.button("Hold").click();
     ines.dial("0114 496 0155");
+    ines.sees("0114 496 0155", "Sheffield");
     browsers.pass(Duration.ofSeconds(4));
     ines.button("Keys").click();
     check(ines.page, "two calls and a keypad");

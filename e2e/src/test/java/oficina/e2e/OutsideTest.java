@@ -28,16 +28,19 @@ class OutsideTest {
   void a_subscriber_is_busy_another_does_not_answer_a_third_number_is_not_in_use() {
     Desk ines = browsers.of("ines");
     ines.dial("0121 496 0104");
+    ines.sees("0121 496 0104", "Birmingham");
     browsers.pass(Duration.ofSeconds(1));
     ines.sees("0121 496 0104", "is busy");
     ines.button("Close").click();
     ines.dial("0121 496 0103");
+    ines.sees("0121 496 0103", "You called");
     browsers.pass(Duration.ofSeconds(30));
     ines.sees("0121 496 0103", "ringing");
     browsers.pass(Duration.ofSeconds(100));
     ines.sees("0121 496 0103", "Nobody answered");
     ines.button("Close").click();
     ines.dial("0151 496 0199");
+    ines.sees("0151 496 0199", "Liverpool");
     browsers.pass(Duration.ofSeconds(1));
     ines.sees("0151 496 0199", "This number is not in use");
   }
@@ -48,6 +51,7 @@ class OutsideTest {
     ines.dialField().fill("0114 496 0155,,12");
     assertThat(ines.results().first()).containsText("then sends 12");
     ines.dialField().press("Enter");
+    ines.sees("0114 496 0155", "Sheffield");
     browsers.pass(Duration.ofSeconds(4));
     ines.button("Keys").click();
     assertThat(ines.page.getByRole(AriaRole.STATUS).getByText("12")).isVisible();
@@ -66,6 +70,7 @@ class OutsideTest {
     ines.dialField().fill("999");
     assertThat(ines.results().first()).containsText("Emergency");
     ines.dialField().press("Enter");
+    ines.sees("999", "You called");
     browsers.pass(Duration.ofSeconds(4));
     ines.sees("999", "talking");
   }
@@ -116,6 +121,7 @@ class OutsideTest {
     Desk ines = browsers.of("ines");
     tomasz.play("Dov Hartigan");
     ines.dial("01514960177");
+    ines.sees("0151 496 0177", "Liverpool");
     browsers.pass(Duration.ofSeconds(1));
     assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("0191 498 0201");
     tomasz.phoneButton("Dov Hartigan", "Answer").click();
@@ -124,6 +130,27 @@ class OutsideTest {
     assertThat(tomasz.phoneButton("Dov Hartigan", "Call")).isVisible();
     tomasz.button("Leave Dov Hartigan").click();
     assertThat(tomasz.phoneOf("Dov Hartigan")).hasCount(0);
+  }
+
+  @Test
+  void the_called_subscriber_sees_the_number_that_was_chosen_for_the_call() {
+    Desk tomasz = browsers.of("tomasz");
+    Desk ines = browsers.of("ines");
+    tomasz.play("Dov Hartigan");
+    ines.dialField().fill("0151 496 0177");
+    ines.page.getByLabel("Number they see").selectOption("Office number");
+    ines.press("Enter");
+    ines.sees("0151 496 0177", "Liverpool");
+    browsers.pass(Duration.ofSeconds(1));
+    assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("0191 498 0100");
+    ines.button("End").click();
+    assertThat(tomasz.phoneButton("Dov Hartigan", "Call")).isVisible();
+    ines.dialField().fill("0151 496 0177");
+    ines.page.getByLabel("Number they see").selectOption("No number");
+    ines.press("Enter");
+    ines.sees("0151 496 0177", "Liverpool");
+    browsers.pass(Duration.ofSeconds(1));
+    assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("Number withheld");
   }
 
   @Test

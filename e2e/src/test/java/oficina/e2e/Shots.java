@@ -56,6 +56,16 @@ class Shots {
     ines.results().first().waitFor();
     take(ines.page, "finding");
     ines.dialField().fill("");
+    ines.dialField().press("Escape");
+    ines.button("Transfer").click();
+    ines.targetField().fill("pri");
+    ines.results().first().waitFor();
+    ines.button("Announce first").click();
+    browsers.pass(Duration.ofSeconds(6));
+    ines.sees("You are announcing Tomasz Brill", "talking");
+    browsers.pass(Duration.ofSeconds(22));
+    take(ines.page, "desk-announce");
+    ines.button("Back to Tomasz Brill").click();
     ines.button("End").click();
     ines.open("History");
     ines.entries().getByText("Tomasz Brill").first().click();

@@ -43,9 +43,21 @@ class CallController {
    *
    * @param to extension or number in any notation, or a text with a number in it
    * @param device the window that places it
+   * @param callerId what a called outsider is shown; the direct number when absent
    */
   record NewCall(
-      @NotNull @Size(max = 5_000) String to, @NotNull @Pattern(regexp = DEVICE) String device) {}
+      @NotNull @Size(max = 5_000) String to,
+      @NotNull @Pattern(regexp = DEVICE) String device,
+      @Schema(nullable = true) Shown callerId) {}
+
+  /** Caller ID for one call. */
+  enum Shown {
+    /** The caller's own number. */
+    DIRECT,
+    /** The office's main number. */
+    OFFICE,
+    WITHHELD
+  }
 
   record Placed(String id) {}
 
@@ -67,7 +79,7 @@ class CallController {
             me.id(),
             new DeviceId(call.device()),
             office.plan().interpret(call.to()),
-            callerId(me)));
+            shown(me, call.callerId())));
     return new Placed(id.value());
   }
 
@@ -248,6 +260,13 @@ class CallController {
                 .map(Person::id)
                 .toList();
     commands.carryOut(new Command.PickUp(me.id(), new DeviceId(taking.device()), from));
+  }
+
+  private CallerId shown(Employee me, Shown wanted) {
+    if (wanted == Shown.WITHHELD) {
+      return CallerId.WITHHELD;
+    }
+    return wanted == Shown.OFFICE ? new CallerId(office.mainNumber()) : callerId(me);
   }
 
   private CallerId callerId(Employee me) {

@@ -83,6 +83,11 @@ public class OfficeData {
     return standIns.getOrDefault(person, StandIn.NONE);
   }
 
+  /** The number by which the office is known; null when it has none. */
+  public PhoneNumber mainNumber() {
+    return mainNumber;
+  }
+
   /** What an outsider is shown when this person calls: their own number, else the office's. */
   public PhoneNumber callerIdOf(PersonId person) {
     return directory.person(person).map(Person::directNumber).orElse(mainNumber);

@@ -13,6 +13,7 @@ import oficina.server.exchange.ExchangeLoop;
 import oficina.server.people.Presence;
 import oficina.server.signin.Employee;
 import oficina.server.signin.SignedOut;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Component;
@@ -37,14 +38,17 @@ public class PushSocket extends TextWebSocketHandler {
   private final Pushes pushes;
   private final Presence presence;
   private final ExchangeLoop loop;
+  private final ApplicationEventPublisher events;
   private final Map<String, Page> pages = new ConcurrentHashMap<>();
   private final ExecutorService senders = Executors.newCachedThreadPool();
   private final ScheduledExecutorService heart = Executors.newSingleThreadScheduledExecutor();
 
-  PushSocket(Pushes pushes, Presence presence, ExchangeLoop loop) {
+  PushSocket(
+      Pushes pushes, Presence presence, ExchangeLoop loop, ApplicationEventPublisher events) {
     this.pushes = pushes;
     this.presence = presence;
     this.loop = loop;
+    this.events = events;
     heart.scheduleAtFixedRate(
         pushes::sayAlive, HEARTBEAT_SECONDS, HEARTBEAT_SECONDS, TimeUnit.SECONDS);
   }
@@ -85,6 +89,7 @@ public class PushSocket extends TextWebSocketHandler {
   private void went(PersonId person) {
     if (presence.pageWent(person)) {
       loop.presenceChanged(person);
+      events.publishEvent(new LastPageClosed(person));
     }
   }
 

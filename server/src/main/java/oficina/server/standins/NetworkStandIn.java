@@ -191,6 +191,12 @@ final class NetworkStandIn implements OutsideNetwork {
     callsOf(number).forEach(call -> loop.later(Duration.ofSeconds(2), () -> hangsUpByItself(call)));
   }
 
+  void leaveAll(PersonId person) {
+    List<PhoneNumber> theirs =
+        subscribers.keySet().stream().filter(number -> person.equals(player(number))).toList();
+    theirs.forEach(this::leave);
+  }
+
   Collection<OutsideCall> callsOf(PhoneNumber number) {
     return calls.stream().filter(call -> call.subscriber.equals(number)).toList();
   }

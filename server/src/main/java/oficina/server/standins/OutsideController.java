@@ -18,8 +18,10 @@ import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
+import oficina.server.push.LastPageClosed;
 import oficina.server.signin.Employee;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -200,6 +202,16 @@ class OutsideController {
           .orElseThrow(() -> new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER"));
     }
     throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER");
+  }
+
+  /** Whoever has gone plays nobody any more. */
+  @EventListener
+  void playerWent(LastPageClosed event) {
+    loop.ask(
+        () -> {
+          network.leaveAll(event.person());
+          return null;
+        });
   }
 
   @PostMapping("/subscribers/{number}/answer")

@@ -1,0 +1,130 @@
+package oficina.core.exchange;
+
+import static oficina.core.TestOffice.ADAEZE;
+import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.TOMASZ;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
+import oficina.core.people.PersonId;
+import org.junit.jupiter.api.Test;
+
+/**
+ * The services of RFC 5359 that exist by now, each as the sequence of states that the service's
+ * call flow goes through. Alice is Ines, Bob is Tomasz, Carol is Adaeze.
+ */
+class Rfc5359ServicesTest {
+  private static final PersonId ALICE = INES;
+  private static final PersonId BOB = TOMASZ;
+  private static final PersonId CAROL = ADAEZE;
+
+  private final Scene scene = new Scene();
+
+  /** Every connection of the call with its state and what its party hears. */
+  private String states(CallId id) {
+    Call call = scene.state(id);
+    return call == null
+        ? "over"
+        : call.connections().stream()
+            .map(c -> name(c) + " " + c.state() + " " + Listening.of(call, c).sound())
+            .collect(Collectors.joining(", "));
+  }
+
+  private static String name(Connection connection) {
+    PersonId person = connection.party().employee();
+    return person.equals(ALICE) ? "Alice" : person.equals(BOB) ? "Bob" : "Carol";
+  }
+
+  private void run(Command command) {
+    assertThat(scene.run(command)).isNull();
+  }
+
+  private CallId aliceTalksToBob() {
+    CallId call = scene.call(ALICE, "221");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Bob ALERTING SILENCE");
+    scene.answer(call, BOB);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH");
+    return call;
+  }
+
+  private CallId bobConsultsCarol(CallId call) {
+    CallId consultation = scene.nextId();
+    run(
+        new Command.Announce(
+            call,
+            BOB,
+            consultation,
+            Scene.WINDOW,
+            scene.office.plan.interpret("212"),
+            CallerId.WITHHELD));
+    return consultation;
+  }
+
+  @Test
+  void section_2_1_call_hold_and_2_3_music_on_hold() {
+    CallId call = aliceTalksToBob();
+    run(new Command.Hold(call, BOB));
+    assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC, Bob HOLD SILENCE");
+    run(new Command.Retrieve(call, BOB));
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH");
+    scene.clear(call, ALICE);
+    assertThat(states(call)).isEqualTo("over");
+  }
+
+  @Test
+  void section_2_2_consultation_hold() {
+    CallId call = aliceTalksToBob();
+    CallId consultation = bobConsultsCarol(call);
+    scene.answer(consultation, CAROL);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC, Bob HOLD SILENCE");
+    assertThat(states(consultation)).isEqualTo("Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
+    run(new Command.Reconnect(consultation, BOB));
+    assertThat(states(consultation)).isEqualTo("over");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_4_transfer_unattended() {
+    CallId call = aliceTalksToBob();
+    run(new Command.PutThrough(call, BOB, scene.office.plan.interpret("212"), CallerId.WITHHELD));
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
+    scene.answer(call, CAROL);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_5_transfer_attended() {
+    CallId call = aliceTalksToBob();
+    CallId consultation = bobConsultsCarol(call);
+    scene.answer(consultation, CAROL);
+    run(new Command.HandOver(call, BOB, consultation));
+    assertThat(states(consultation)).isEqualTo("over");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_10_three_way_conference_third_party_is_added() {
+    CallId call = aliceTalksToBob();
+    CallId consultation = bobConsultsCarol(call);
+    scene.answer(consultation, CAROL);
+    run(new Command.Join(call, BOB, consultation));
+    assertThat(states(call))
+        .isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_16_call_pickup() {
+    CallId call = scene.call(ALICE, "221");
+    run(new Command.PickUp(CAROL, Scene.WINDOW, List.of(BOB)));
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_18_click_to_dial() {
+    CallId call = scene.call(ALICE, "0191 498 0221");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Bob ALERTING SILENCE");
+  }
+}
