@@ -66,6 +66,7 @@ class Shots {
     browsers.pass(Duration.ofSeconds(22));
     take(ines.page, "desk-announce");
     ines.button("Back to Tomasz Brill").click();
+    ines.sees("Tomasz Brill", "talking");
     ines.button("End").click();
     ines.open("History");
     ines.entries().getByText("Tomasz Brill").first().click();
