@@ -120,12 +120,7 @@ class SessionController {
   Me signIn(
       @Valid @RequestBody SignIn signIn, HttpServletRequest request, HttpServletResponse response) {
     String name = signIn.name().strip();
-    Duration wait = slowDown.wait(name);
-    if (!wait.isZero()) {
-      String seconds = Long.toString(wait.toSeconds() + 1);
-      response.setHeader("Retry-After", seconds);
-      throw new Problem(HttpStatus.TOO_MANY_REQUESTS, "SLOW_DOWN", Map.of("seconds", seconds));
-    }
+    refuseTooManyTries(name, response);
     Authentication signedIn;
     try {
       signedIn =
@@ -142,6 +137,15 @@ class SessionController {
     }
     remember(signedIn, request, response);
     return me((Employee) signedIn.getPrincipal());
+  }
+
+  private void refuseTooManyTries(String name, HttpServletResponse response) {
+    Duration wait = slowDown.wait(name);
+    if (!wait.isZero()) {
+      String seconds = Long.toString(wait.toSeconds() + 1);
+      response.setHeader("Retry-After", seconds);
+      throw new Problem(HttpStatus.TOO_MANY_REQUESTS, "SLOW_DOWN", Map.of("seconds", seconds));
+    }
   }
 
   private void remember(
@@ -172,12 +176,7 @@ class SessionController {
       @Valid @RequestBody NewPassword change,
       HttpServletRequest request,
       HttpServletResponse response) {
-    if (!slowDown.wait(me.signInName()).isZero()) {
-      throw new Problem(
-          HttpStatus.TOO_MANY_REQUESTS,
-          "SLOW_DOWN",
-          Map.of("seconds", Long.toString(slowDown.wait(me.signInName()).toSeconds() + 1)));
-    }
+    refuseTooManyTries(me.signInName(), response);
     Employee stored = (Employee) employees.loadUserByUsername(me.signInName());
     if (!passwords.matches(change.present(), stored.getPassword())) {
       slowDown.failed(me.signInName());
