@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import oficina.core.exchange.Exchange;
+import oficina.core.exchange.ParkSlot;
 import oficina.core.exchange.Settings;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
@@ -27,6 +28,7 @@ public final class TestOffice {
   public static final PersonId TOMASZ = new PersonId(5);
   public static final PersonId ZOE = new PersonId(6);
   public static final List<PersonId> EVERYBODY = List.of(INES, ADAEZE, BRAM, CELIA, TOMASZ, ZOE);
+  public static final List<String> SLOTS = List.of("61", "62");
   public static final GroupId FRONT_DESK = new GroupId(1);
   public static final PhoneNumber MAIN_NUMBER = new PhoneNumber("+441914980100");
   public static final PhoneNumber DOV = new PhoneNumber("+441514960177");
@@ -61,11 +63,19 @@ public final class TestOffice {
               Duration.ofSeconds(120),
               Duration.ofMinutes(2),
               FRONT_DESK,
-              Duration.ofSeconds(20)),
+              Duration.ofSeconds(20),
+              4,
+              List.of(new ParkSlot("61", "Landing"), new ParkSlot("62", "")),
+              Duration.ofMinutes(3),
+              Duration.ofHours(1)),
           new Office(directory, person -> !absent.contains(person)));
 
   public final DialPlan plan =
-      new DialPlan(new Region("GB"), "9", directory::hasExtension, directory.longestExtension());
+      new DialPlan(
+          new Region("GB"),
+          "9",
+          text -> directory.hasExtension(text) || SLOTS.contains(text),
+          directory.longestExtension());
 
   private static Person person(
       PersonId id, String name, String extension, String team, boolean callWaiting) {

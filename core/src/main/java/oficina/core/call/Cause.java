@@ -19,5 +19,11 @@ public enum Cause {
   /** All outside lines of the office are taken. */
   LINES_BUSY,
   /** The public network could not complete the call. */
-  NETWORK_FAILURE
+  NETWORK_FAILURE,
+  /** A parked call was not taken in time. */
+  PARKED_TOO_LONG,
+  /** Taken out of a conference by its starter. */
+  DROPPED,
+  /** The time for it is over. */
+  EXPIRED
 }

@@ -23,12 +23,20 @@ public sealed interface Party {
   /** The emergency services. */
   record Emergency(String digits) implements Party {}
 
+  /** A park slot, which is dialled to take the call that waits there. */
+  record Slot(String number) implements Party {}
+
   /** An internal number that belongs to nobody. */
   record Nobody(String dialled) implements Party {}
 
   /** The employee at this end, or null when it is not one. */
   default PersonId employee() {
     return this instanceof Employee employee ? employee.id() : null;
+  }
+
+  /** Whether both are known to be the same. Two who withhold their numbers are not. */
+  default boolean isSurely(Party other) {
+    return equals(other) && !(this instanceof Outside outside && outside.number() == null);
   }
 
   /** Whether this end occupies one of the office's outside lines. */

@@ -85,6 +85,52 @@ public sealed interface Command {
   /** Conference: bring the other parties of two calls in hand together and stay. */
   record Join(CallId call, PersonId person, CallId other) implements ByPerson {}
 
+  /**
+   * Speak with one member of a conference alone, in a call of its own, until {@link Join} brings
+   * both back.
+   *
+   * @param leg the member's connection
+   * @param aside identity of the new call
+   */
+  record TakeAside(CallId call, PersonId person, int leg, CallId aside, DeviceId device)
+      implements ByPerson {}
+
+  /** Have a member of a conference heard by nobody, or heard again. */
+  record MuteMember(CallId call, PersonId person, int leg, boolean on) implements ByPerson {}
+
+  /** Clear connection of another member of a conference. */
+  record Drop(CallId call, PersonId person, int leg) implements ByPerson {}
+
+  /** Clear call: end a conference for everybody. */
+  record EndForAll(CallId call, PersonId person) implements ByPerson {}
+
+  /**
+   * Park call.
+   *
+   * @param slot where; null for the next free one
+   * @param forWhom whom it waits for; null for anybody
+   * @param note what is to be known of it; empty when nothing
+   */
+  record Park(CallId call, PersonId person, String slot, PersonId forWhom, String note)
+      implements ByPerson {}
+
+  /**
+   * Take the call that waits in a park slot.
+   *
+   * @param call the call expected there; null for whatever waits
+   */
+  record TakeParked(CallId call, PersonId person, DeviceId device, String slot)
+      implements Command {}
+
+  /** Go on with a call on another of one's own devices. */
+  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson {}
+
+  /** Call back: after a call that failed, be connected as soon as the colleague is free. */
+  record RequestCallBack(CallId call, PersonId person, CallId request) implements ByPerson {}
+
+  /** Cancel call back. */
+  record CancelCallBack(CallId request, PersonId person) implements Command {}
+
   /** Reconnect: end the announcing call and go back to the one it announces. */
   record Reconnect(CallId call, PersonId person) implements ByPerson {}
 

@@ -65,6 +65,11 @@ public record Connection(
         leg, party, device, state, since, null, line, silenced, muted, true, sentBy);
   }
 
+  Connection movedTo(DeviceId other) {
+    return new Connection(
+        leg, party, other, state, since, due, line, silenced, muted, reminded, sentBy);
+  }
+
   Connection as(int otherLeg) {
     return new Connection(
         otherLeg, party, device, state, since, due, line, silenced, muted, reminded, sentBy);

@@ -17,6 +17,9 @@ final class Deciding {
   private final Handling handling;
   private final Sending sending;
   private final Placing placing;
+  private final Parking parking;
+  private final Conferencing conferencing;
+  private final CallBacks callBacks;
 
   Deciding(ExchangeState state, Settings settings, Office office, Instant now) {
     this.state = state;
@@ -24,11 +27,18 @@ final class Deciding {
     handling = new Handling(draft);
     sending = new Sending(draft);
     placing = new Placing(draft);
+    parking = new Parking(draft);
+    conferencing = new Conferencing(draft);
+    callBacks = new CallBacks(draft);
   }
 
   Decision decide(Command command) {
     Refusal refusal = carryOut(command);
-    return refusal == null ? new Accepted(draft.events()) : refusal;
+    if (refusal != null) {
+      return refusal;
+    }
+    callBacks.advance();
+    return new Accepted(draft.events());
   }
 
   private Refusal carryOut(Command command) {
@@ -44,6 +54,12 @@ final class Deciding {
     }
     if (command instanceof Command.PickUp c) {
       return handling.pickUp(c);
+    }
+    if (command instanceof Command.TakeParked c) {
+      return parking.take(c);
+    }
+    if (command instanceof Command.CancelCallBack c) {
+      return callBacks.cancel(c);
     }
     if (command instanceof Command.Arrive c) {
       return placing.arrive(c);
@@ -106,8 +122,33 @@ final class Deciding {
     if (command instanceof Command.HandOver c) {
       return sending.handOver(call, mine, c);
     }
+    if (command instanceof Command.Park c) {
+      return parking.park(call, mine, c);
+    }
+    if (command instanceof Command.MoveHere c) {
+      return handling.moveHere(call, mine, c);
+    }
+    if (command instanceof Command.RequestCallBack c) {
+      return callBacks.request(call, c);
+    }
+    return byMember(call, mine, command);
+  }
+
+  private Refusal byMember(Call call, Connection mine, Command.ByPerson command) {
     if (command instanceof Command.Join c) {
-      return sending.join(call, mine, c);
+      return conferencing.join(call, mine, c);
+    }
+    if (command instanceof Command.TakeAside c) {
+      return conferencing.takeAside(call, mine, c);
+    }
+    if (command instanceof Command.MuteMember c) {
+      return conferencing.muteMember(call, mine, c);
+    }
+    if (command instanceof Command.Drop c) {
+      return conferencing.drop(call, mine, c);
+    }
+    if (command instanceof Command.EndForAll) {
+      return conferencing.endForAll(call, mine);
     }
     if (command instanceof Command.Reconnect) {
       return sending.reconnect(call, mine);
@@ -121,7 +162,7 @@ final class Deciding {
       for (Connection connection : call.connections()) {
         PersonId other = connection.party().employee();
         if (other != null && connection.answered() && !connection.party().equals(call.caller())) {
-          return Refusal.of(Reason.ANSWERED_BY_OTHER, "person", other.toString());
+          return Refusal.answeredBy(other);
         }
       }
     }
@@ -166,6 +207,14 @@ final class Deciding {
 
   private void timeIsUp(CallId id) {
     Call call = draft.call(id);
+    if (call == null) {
+      callBacks.expired(id);
+      return;
+    }
+    if (call.waitsInSlot() && !call.parked().until().isAfter(draft.now)) {
+      draft.comeBack(call);
+      return;
+    }
     if (call.failure() != null && !call.failure().until().isAfter(draft.now)) {
       draft.end(call, call.failure().cause());
       return;

@@ -21,6 +21,9 @@ import oficina.core.routing.Router;
  * the next one is decided on what will be true by then; the exchange itself is not touched.
  */
 final class Draft {
+  /** A parked caller whom nobody takes back is not kept for ever. */
+  private static final int MOST_COME_BACKS = 3;
+
   final ExchangeState state;
   final Settings settings;
   final Office office;
@@ -52,6 +55,9 @@ final class Draft {
   /** Who a dialled number belongs to; a public number of our own is not sent around outside. */
   Party party(Dialled dialled) {
     if (dialled instanceof Dialled.Internal internal) {
+      if (settings.isSlot(internal.extension())) {
+        return new Party.Slot(internal.extension());
+      }
       return office
           .directory()
           .personAt(internal.extension())
@@ -93,6 +99,11 @@ final class Draft {
   Route route(Party target, Call inProgress) {
     return Router.route(
         office, target, person -> takesCalls(person) && inProgress.of(person) == null);
+  }
+
+  /** Whether this person has a device that would ring and nothing to do with any call. */
+  boolean idle(PersonId person) {
+    return office.reachable().test(person) && state.inHand(person).isEmpty();
   }
 
   /** Has the call ring, go out or fail, as its route says. */
@@ -149,10 +160,21 @@ final class Draft {
   void establish(Call call, Connection answering, DeviceId device) {
     emit(new ExchangeEvent.Established(call.id(), now, answering.leg(), device));
     for (Connection other : call.connections()) {
-      if (other.rings() && other.leg() != answering.leg()) {
+      if (!other.answered() && other.leg() != answering.leg()) {
         clear(call.id(), other, Cause.ANSWERED_ELSEWHERE);
       }
     }
+  }
+
+  /** This employee takes part from now on, whether it rings at them or not. */
+  void join(Call call, PersonId person, Party line, DeviceId device) {
+    holdActive(person);
+    if (call.of(person) == null) {
+      Party me = new Party.Employee(person);
+      emit(new ExchangeEvent.Delivered(call.id(), now, call.nextLeg(), me, line, now));
+    }
+    Call ringing = call(call.id());
+    establish(ringing, ringing.of(person), device);
   }
 
   void clear(CallId call, Connection leaving, Cause cause) {
@@ -162,6 +184,11 @@ final class Draft {
   /** A party leaves, or will not come; whoever can no longer speak with anybody is let go. */
   void gone(Call call, Connection leaving, Cause cause) {
     clear(call.id(), leaving, cause);
+    CallId callBack = call.origin().callBack();
+    boolean notWanted = leaving.rings() && leaving.party().equals(call.caller());
+    if (notWanted && state.callBack(callBack) != null) {
+      emit(new ExchangeEvent.CallBackCleared(callBack, now, cause));
+    }
     Call left = call(call.id());
     if (left.conversation()) {
       return;
@@ -186,24 +213,56 @@ final class Draft {
 
   /**
    * Nobody took a call that was sent on: back to the sender, then to the front desk, then it ends.
+   * A parked one goes on waiting a few times before that.
    */
   private void notTaken(Call call, Cause cause) {
-    Call.Sent sent = call.sent();
-    if (sent.stage() == Call.Stage.TO_TARGET) {
-      Route back = route(new Party.Employee(sent.by()), call);
-      if (back instanceof Route.Ring) {
-        sendOn(call, new Call.Sent(sent.by(), sent.to(), Call.Stage.BACK, cause), back);
-        return;
-      }
+    if (call.sent().stage() == Call.Stage.TO_TARGET && ringsBack(call, call.sent(), cause)) {
+      return;
     }
-    if (sent.stage() != Call.Stage.FRONT_DESK && settings.frontDesk() != null) {
-      Route desk = route(new Party.Members(settings.frontDesk()), call);
-      if (desk instanceof Route.Ring) {
-        sendOn(call, new Call.Sent(sent.by(), sent.to(), Call.Stage.FRONT_DESK, cause), desk);
-        return;
-      }
+    if (call.sent().stage() != Call.Stage.FRONT_DESK && ringsFrontDesk(call, call.sent(), cause)) {
+      return;
     }
-    fail(call.id(), cause, List.of());
+    if (call.parked() == null || !waitsAgain(call)) {
+      fail(call.id(), cause, List.of());
+    }
+  }
+
+  /** A call has waited in its slot long enough. */
+  void comeBack(Call call) {
+    Call.Sent parked =
+        new Call.Sent(call.parked().by(), new Party.Slot(call.parked().slot()), null, null);
+    if (!ringsBack(call, parked, Cause.PARKED_TOO_LONG)
+        && !ringsFrontDesk(call, parked, Cause.PARKED_TOO_LONG)
+        && !waitsAgain(call)) {
+      fail(call.id(), Cause.NO_ANSWER, List.of());
+    }
+  }
+
+  private boolean ringsBack(Call call, Call.Sent sent, Cause why) {
+    return rings(call, sent, Call.Stage.BACK, new Party.Employee(sent.by()), why);
+  }
+
+  private boolean ringsFrontDesk(Call call, Call.Sent sent, Cause why) {
+    return settings.frontDesk() != null
+        && rings(call, sent, Call.Stage.FRONT_DESK, new Party.Members(settings.frontDesk()), why);
+  }
+
+  private boolean rings(Call call, Call.Sent sent, Call.Stage stage, Party at, Cause why) {
+    Route route = route(at, call);
+    if (!(route instanceof Route.Ring)) {
+      return false;
+    }
+    sendOn(call, new Call.Sent(sent.by(), sent.to(), stage, why), route);
+    return true;
+  }
+
+  private boolean waitsAgain(Call call) {
+    if (call.parked().comeBacks() >= MOST_COME_BACKS) {
+      return false;
+    }
+    Call.Parking again = call.parked().again(now.plus(settings.parkComeBack()));
+    emit(new ExchangeEvent.Parked(call.id(), now, again));
+    return true;
   }
 
   void sendOn(Call call, Call.Sent sent, Route route) {

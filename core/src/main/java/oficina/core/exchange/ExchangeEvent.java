@@ -18,6 +18,18 @@ public sealed interface ExchangeEvent {
 
   Instant at();
 
+  /** Whether something begins with it that is to be taken up again after a restart. */
+  default boolean begins() {
+    return this instanceof Originated
+        || this instanceof CallBackRequested
+        || this instanceof CallBackRings;
+  }
+
+  /** Whether what began under this identity is over with it. */
+  default boolean ends() {
+    return this instanceof CallCleared || this instanceof CallBackCleared;
+  }
+
   /**
    * A call was placed by an employee, or arrived from the public network.
    *
@@ -25,7 +37,7 @@ public sealed interface ExchangeEvent {
    * @param device the employee's device; null for an outsider
    * @param callerId what a called outsider is shown
    * @param afterAnswer digits to send once an outsider answers; empty when none
-   * @param announces the held call this one is placed to announce; null when it is for none
+   * @param announces the call this one is placed to announce, or taken aside from; null when none
    */
   record Originated(
       CallId call,
@@ -82,6 +94,12 @@ public sealed interface ExchangeEvent {
   /** This party is heard by nobody, or is heard again. */
   record Muted(CallId call, Instant at, int leg, boolean on) implements ExchangeEvent {}
 
+  /** The employee goes on with the call on another of their devices. */
+  record Moved(CallId call, Instant at, int leg, DeviceId device) implements ExchangeEvent {}
+
+  /** The call waits in a park slot, for the first time or again after nobody took it back. */
+  record Parked(CallId call, Instant at, Call.Parking parking) implements ExchangeEvent {}
+
   /** The call is on its way to somebody else, who has not answered yet. */
   record SentOn(CallId call, Instant at, Call.Sent sent) implements ExchangeEvent {}
 
@@ -114,6 +132,41 @@ public sealed interface ExchangeEvent {
    */
   record Failed(CallId call, Instant at, Cause cause, List<PersonId> missedBy, Instant until)
       implements ExchangeEvent {}
+
+  /**
+   * Somebody wants to be connected as soon as a colleague is free.
+   *
+   * @param call identity of the wish; the calls it leads to have identities of their own
+   * @param afterUse whether the colleague must use their telephone first, having not answered
+   */
+  record CallBackRequested(
+      CallId call, Instant at, PersonId by, PersonId on, Instant until, boolean afterUse)
+      implements ExchangeEvent {}
+
+  /** The colleague has used their telephone: their being free counts from now on. */
+  record CallBackArmed(CallId call, Instant at) implements ExchangeEvent {}
+
+  /**
+   * Both are free: it rings at whoever asked for it, and then at the colleague.
+   *
+   * @param call identity of the new call
+   * @param request the wish it fulfils
+   * @param until when ringing gives up
+   */
+  record CallBackRings(
+      CallId call, Instant at, CallId request, int leg, Party caller, Party called, Instant until)
+      implements ExchangeEvent {}
+
+  /** Whoever asked for the call back has answered it; now it rings at the colleague. */
+  record CallBackAnswered(CallId call, Instant at, int leg, DeviceId device)
+      implements ExchangeEvent {}
+
+  /**
+   * The wish is no longer kept.
+   *
+   * @param cause NORMAL when it was fulfilled or taken back
+   */
+  record CallBackCleared(CallId call, Instant at, Cause cause) implements ExchangeEvent {}
 
   /** This party is no longer in the call. */
   record ConnectionCleared(CallId call, Instant at, int leg, Cause cause)

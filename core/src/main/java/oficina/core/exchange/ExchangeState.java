@@ -3,6 +3,7 @@ package oficina.core.exchange;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -12,8 +13,15 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
 import oficina.core.call.Party;
+import oficina.core.exchange.ExchangeEvent.CallBackAnswered;
+import oficina.core.exchange.ExchangeEvent.CallBackArmed;
+import oficina.core.exchange.ExchangeEvent.CallBackCleared;
+import oficina.core.exchange.ExchangeEvent.CallBackRequested;
+import oficina.core.exchange.ExchangeEvent.CallBackRings;
 import oficina.core.exchange.ExchangeEvent.CallCleared;
 import oficina.core.exchange.ExchangeEvent.ConnectionCleared;
 import oficina.core.exchange.ExchangeEvent.Delivered;
@@ -23,9 +31,11 @@ import oficina.core.exchange.ExchangeEvent.Failed;
 import oficina.core.exchange.ExchangeEvent.Held;
 import oficina.core.exchange.ExchangeEvent.HoldReminded;
 import oficina.core.exchange.ExchangeEvent.Merged;
+import oficina.core.exchange.ExchangeEvent.Moved;
 import oficina.core.exchange.ExchangeEvent.Muted;
 import oficina.core.exchange.ExchangeEvent.NetworkReached;
 import oficina.core.exchange.ExchangeEvent.Originated;
+import oficina.core.exchange.ExchangeEvent.Parked;
 import oficina.core.exchange.ExchangeEvent.Retrieved;
 import oficina.core.exchange.ExchangeEvent.SentOn;
 import oficina.core.exchange.ExchangeEvent.Silenced;
@@ -53,17 +63,32 @@ public final class ExchangeState {
       new TreeSet<>(Comparator.comparing(Due::at).thenComparing(Due::call));
   private int outsideLines;
 
+  /** Immutable, because few: a draft begins with the same ones. */
+  private List<CallBack> callBacks = List.of();
+
+  /** Immutable as well: the call in each taken park slot. */
+  private Map<String, CallId> slots = Map.of();
+
   public ExchangeState() {
     this(null);
   }
 
   private ExchangeState(ExchangeState beneath) {
     this.beneath = beneath;
-    this.outsideLines = beneath == null ? 0 : beneath.outsideLines;
+    if (beneath != null) {
+      outsideLines = beneath.outsideLines;
+      callBacks = beneath.callBacks;
+      slots = beneath.slots;
+    }
   }
 
   ExchangeState draft() {
     return new ExchangeState(this);
+  }
+
+  /** What this draft is laid over; null when it is none. */
+  ExchangeState beneath() {
+    return beneath;
   }
 
   /** The call, or null when there is none in progress with this identity. */
@@ -90,6 +115,25 @@ public final class ExchangeState {
     return beneath == null ? List.of() : beneath.sentOn(person);
   }
 
+  /** Everybody's wishes to be connected with somebody as soon as they are free, oldest first. */
+  public List<CallBack> callBacks() {
+    return callBacks;
+  }
+
+  /** The wish with this identity, or null. */
+  public CallBack callBack(CallId request) {
+    return callBacks.stream()
+        .filter(callBack -> callBack.request().equals(request))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** The call in this park slot, or null when it is empty. */
+  public Call inSlot(String slot) {
+    CallId id = slots.get(slot);
+    return id == null ? null : call(id);
+  }
+
   /** How many outside lines are taken. */
   public int outsideLinesTaken() {
     return outsideLines;
@@ -100,7 +144,7 @@ public final class ExchangeState {
     return agenda.isEmpty() ? null : agenda.first().at();
   }
 
-  /** Calls with a timer that has run out by then, in the order in which they did. */
+  /** Calls and wishes with a timer that has run out by then, in the order in which they did. */
   List<CallId> dueBy(Instant now) {
     List<CallId> due = new ArrayList<>();
     for (Due next : agenda) {
@@ -120,81 +164,105 @@ public final class ExchangeState {
   /** Changes the state as the event says. */
   public void apply(ExchangeEvent event) {
     if (event instanceof Originated e) {
-      Connection caller =
-          Connection.begun(
-              e.leg(), e.caller(), e.device(), ConnectionState.CONNECTED, e.at(), null);
-      put(
-          new Call(
-              e.call(),
-              e.caller(),
-              e.called(),
-              e.callerId(),
-              e.at(),
-              null,
-              List.of(caller),
-              e.leg() + 1,
-              Set.of(),
-              null,
-              e.afterAnswer(),
-              e.announces(),
-              null));
-      return;
-    }
-    Call call = call(event.call());
-    if (event instanceof NetworkReached e) {
-      put(
-          call.plus(
-              begun(
-                  call,
-                  e.leg(),
-                  e.party(),
-                  ConnectionState.INITIATED,
-                  e.at(),
-                  e.until(),
-                  e.party())));
-    } else if (event instanceof Delivered e) {
-      Connection reached = call.leg(e.leg());
-      put(
-          reached == null
-              ? call.plus(
-                  begun(
-                      call,
-                      e.leg(),
-                      e.party(),
-                      ConnectionState.ALERTING,
-                      e.at(),
-                      e.until(),
-                      e.line()))
-              : call.replacing(reached.to(ConnectionState.ALERTING, e.at(), e.until())));
-    } else if (event instanceof Silenced e) {
-      put(call.replacing(call.leg(e.leg()).quiet()));
-    } else if (event instanceof Established e) {
-      put(call.replacing(call.leg(e.leg()).establishedOn(e.device(), e.at())).answeredAt(e.at()));
-    } else if (event instanceof Held e) {
-      put(call.replacing(call.leg(e.leg()).to(ConnectionState.HOLD, e.at(), e.remindAt())));
-    } else if (event instanceof HoldReminded e) {
-      put(call.replacing(call.leg(e.leg()).afterReminder()));
-    } else if (event instanceof Retrieved e) {
-      put(call.replacing(call.leg(e.leg()).to(ConnectionState.CONNECTED, e.at(), null)));
-    } else if (event instanceof Muted e) {
-      put(call.replacing(call.leg(e.leg()).muted(e.on())));
-    } else if (event instanceof SentOn e) {
-      put(call.sentOn(e.sent()));
-    } else if (event instanceof Merged e) {
-      merge(call, call(e.other()), e);
-    } else if (event instanceof Failed e) {
-      put(call.failing(new Call.Failure(e.cause(), e.until()), e.missedBy()));
-    } else if (event instanceof ConnectionCleared e) {
-      put(call.without(call.leg(e.leg())));
+      originated(e);
+    } else if (event instanceof CallBackRequested e) {
+      requested(e);
+    } else if (event instanceof CallBackArmed) {
+      change(event.call(), CallBack::arm);
+    } else if (event instanceof CallBackRings e) {
+      callBackRings(e);
+    } else if (event instanceof CallBackCleared) {
+      callBackCleared(event.call());
     } else if (event instanceof CallCleared) {
-      index(call, null);
-      calls.remove(call.id());
-      if (beneath != null) {
-        calls.put(call.id(), null);
-      }
-    } else if (!(event instanceof DigitsSent)) {
-      throw new IllegalStateException("unknown event " + event);
+      over(call(event.call()));
+    } else {
+      put(changed(call(event.call()), event));
     }
+  }
+
+  private void originated(Originated e) {
+    Connection caller =
+        Connection.begun(e.leg(), e.caller(), e.device(), ConnectionState.CONNECTED, e.at(), null);
+    put(
+        new Call(
+            e.call(),
+            new Call.Origin(
+                e.caller(), e.called(), e.callerId(), e.at(), e.announces(), /* callBack= */ null),
+            List.of(caller),
+            e.leg() + 1,
+            Set.of(),
+            Standing.atFirst(e.afterAnswer())));
+  }
+
+  private void over(Call call) {
+    index(call, null);
+    calls.remove(call.id());
+    if (beneath != null) {
+      calls.put(call.id(), null);
+    }
+    if (call.origin().callBack() != null) {
+      change(call.origin().callBack(), CallBack::waitOn);
+    }
+  }
+
+  /** A call after an event that happened in it. */
+  private Call changed(Call call, ExchangeEvent event) {
+    if (event instanceof NetworkReached e) {
+      return call.plus(
+          begun(call, e.leg(), e.party(), ConnectionState.INITIATED, e.at(), e.until(), e.party()));
+    }
+    if (event instanceof Delivered e) {
+      Connection reached = call.leg(e.leg());
+      return reached == null
+          ? call.plus(
+              begun(
+                  call, e.leg(), e.party(), ConnectionState.ALERTING, e.at(), e.until(), e.line()))
+          : call.replacing(reached.to(ConnectionState.ALERTING, e.at(), e.until()));
+    }
+    if (event instanceof Silenced e) {
+      return call.replacing(call.leg(e.leg()).quiet());
+    }
+    if (event instanceof CallBackAnswered e) {
+      return call.replacing(call.leg(e.leg()).establishedOn(e.device(), e.at()));
+    }
+    if (event instanceof Established e) {
+      return call.replacing(call.leg(e.leg()).establishedOn(e.device(), e.at()))
+          .with(call.standing().answeredAt(e.at()));
+    }
+    if (event instanceof Held e) {
+      return call.replacing(call.leg(e.leg()).to(ConnectionState.HOLD, e.at(), e.remindAt()));
+    }
+    if (event instanceof HoldReminded e) {
+      return call.replacing(call.leg(e.leg()).afterReminder());
+    }
+    if (event instanceof Retrieved e) {
+      return call.replacing(call.leg(e.leg()).to(ConnectionState.CONNECTED, e.at(), null));
+    }
+    if (event instanceof Muted e) {
+      return call.replacing(call.leg(e.leg()).muted(e.on()));
+    }
+    if (event instanceof Moved e) {
+      return call.replacing(call.leg(e.leg()).movedTo(e.device()));
+    }
+    if (event instanceof SentOn e) {
+      return call.with(call.standing().sentOn(e.sent()));
+    }
+    if (event instanceof Parked e) {
+      return call.with(call.standing().parkedAt(e.parking()));
+    }
+    if (event instanceof Merged e) {
+      return merged(call, call(e.other()), e);
+    }
+    if (event instanceof Failed e) {
+      return call.failing(new Call.Failure(e.cause(), e.until()), e.missedBy());
+    }
+    if (event instanceof ConnectionCleared e) {
+      return call.without(call.leg(e.leg()));
+    }
+    if (event instanceof DigitsSent) {
+      return call;
+    }
+    throw new IllegalStateException("unknown event " + event);
   }
 
   private static Connection begun(
@@ -203,12 +271,58 @@ public final class ExchangeState {
     return Connection.begun(leg, party, null, state, at, due).on(line, sender);
   }
 
-  private void merge(Call call, Call other, Merged e) {
+  /** Takes a party out of the other call and into this one. */
+  private Call merged(Call call, Call other, Merged e) {
     Connection moved = other.leg(e.otherLeg());
     put(other.without(moved));
     Call both = call.plus(moved.as(e.leg()).on(moved.line(), e.by()));
-    put(moved.answered() ? both : both.sendingAfterAnswer(other.afterAnswer()));
+    if (!moved.answered()) {
+      return both.with(both.standing().sendingAfterAnswer(other.afterAnswer()));
+    }
+    if (both.answered() == null) {
+      both = both.with(both.standing().answeredAt(e.at()));
+    }
+    boolean begins = e.stays() && both.conference() && both.starter() == null;
+    return begins ? both.with(both.standing().startedBy(e.by())) : both;
   }
+
+  // --- call backs -------------------------------------------------------------------------------
+
+  private void requested(CallBackRequested e) {
+    CallBack callBack = new CallBack(e.call(), e.by(), e.on(), e.until(), !e.afterUse(), 0, false);
+    List<CallBack> more = new ArrayList<>(callBacks);
+    more.add(callBack);
+    callBacks = List.copyOf(more);
+    agenda.add(new Due(e.until(), e.call()));
+  }
+
+  private void callBackRings(CallBackRings e) {
+    change(e.request(), CallBack::begin);
+    Connection caller =
+        Connection.begun(e.leg(), e.caller(), null, ConnectionState.ALERTING, e.at(), e.until());
+    put(
+        new Call(
+            e.call(),
+            new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), null, e.request()),
+            List.of(caller),
+            e.leg() + 1,
+            Set.of(),
+            Standing.atFirst("")));
+  }
+
+  private void callBackCleared(CallId request) {
+    agenda.remove(new Due(callBack(request).until(), request));
+    callBacks = callBacks.stream().filter(callBack -> !callBack.request().equals(request)).toList();
+  }
+
+  private void change(CallId request, UnaryOperator<CallBack> change) {
+    callBacks =
+        callBacks.stream()
+            .map(each -> each.request().equals(request) ? change.apply(each) : each)
+            .toList();
+  }
+
+  // --- look-ups ---------------------------------------------------------------------------------
 
   private void put(Call call) {
     index(call(call.id()), call);
@@ -245,6 +359,7 @@ public final class ExchangeState {
         }
       }
     }
+    indexSlot(before, after);
     PersonId was = before == null || before.sent() == null ? null : before.sent().by();
     PersonId is = after == null || after.sent() == null ? null : after.sent().by();
     if (!Objects.equals(was, is)) {
@@ -255,6 +370,22 @@ public final class ExchangeState {
         move(sentOn, this::sentOn, is, after.id(), true);
       }
     }
+  }
+
+  private void indexSlot(Call before, Call after) {
+    String was = before == null || before.parked() == null ? null : before.parked().slot();
+    String is = after == null || after.parked() == null ? null : after.parked().slot();
+    if (Objects.equals(was, is)) {
+      return;
+    }
+    Map<String, CallId> changed = new TreeMap<>(slots);
+    if (was != null) {
+      changed.remove(was);
+    }
+    if (is != null) {
+      changed.put(is, after.id());
+    }
+    slots = Collections.unmodifiableMap(changed);
   }
 
   /** Adds a call to what a person has to do with, or takes it away. */
@@ -285,6 +416,8 @@ public final class ExchangeState {
         agenda.toString(),
         Integer.toString(outsideLines),
         new TreeMap<>(inHand).toString(),
-        new TreeMap<>(sentOn).toString());
+        new TreeMap<>(sentOn).toString(),
+        callBacks.toString(),
+        slots.toString());
   }
 }

@@ -1,16 +1,17 @@
 package oficina.core.exchange;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.Objects;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
-import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 
 /** What an employee does with a call that rings or is in hand, short of sending it anywhere. */
 record Handling(Draft draft) {
+  private static final Duration JUST_NOW = Duration.ofSeconds(10);
 
   Refusal answer(Call call, Connection mine, Command.Answer c) {
     if (!mine.rings()) {
@@ -18,7 +19,22 @@ record Handling(Draft draft) {
       return Refusal.of(placed ? Reason.NOT_RINGING : Reason.ANSWERED_HERE);
     }
     draft.holdActive(c.person());
-    draft.establish(call, mine, c.device());
+    if (mine.party().equals(call.caller())) {
+      new CallBacks(draft).answered(call, mine, c.device());
+    } else {
+      draft.establish(call, mine, c.device());
+    }
+    return null;
+  }
+
+  /** Goes on with the call on this device. */
+  Refusal moveHere(Call call, Connection mine, Command.MoveHere c) {
+    if (!mine.answered()) {
+      return Refusal.of(Reason.NOT_ANSWERED);
+    }
+    if (!c.device().equals(mine.device())) {
+      draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), c.device()));
+    }
     return null;
   }
 
@@ -104,33 +120,35 @@ record Handling(Draft draft) {
             .min(Comparator.comparing(Handling::ringsSince).thenComparing(Call::id))
             .orElse(null);
     if (call == null) {
-      return Refusal.of(Reason.NOTHING_RINGS);
+      return justTaken(c);
     }
     if (c.person().equals(call.caller().employee())) {
       return Refusal.of(Reason.OWN_NUMBER);
     }
     Connection mine = call.of(c.person());
-    if (mine == null) {
-      Connection there = call.in(ConnectionState.ALERTING).get(0);
-      draft.emit(
-          new ExchangeEvent.Delivered(
-              call.id(),
-              draft.now,
-              call.nextLeg(),
-              new Party.Employee(c.person()),
-              there.line(),
-              there.due()));
-    } else if (!mine.rings()) {
+    if (mine != null && !mine.rings()) {
       return Refusal.of(Reason.SAME_PARTY);
     }
-    draft.holdActive(c.person());
-    Call now = draft.call(call.id());
-    draft.establish(now, now.of(c.person()), c.device());
+    draft.join(call, c.person(), call.in(ConnectionState.ALERTING).get(0).line(), c.device());
     return null;
   }
 
+  /** Whoever comes a moment too late is told who was quicker. */
+  private Refusal justTaken(Command.PickUp c) {
+    Instant recently = draft.now.minus(JUST_NOW);
+    return draft.state.beneath().calls().stream()
+        .filter(call -> c.from().stream().anyMatch(call.rang()::contains))
+        .map(Call::lastToAnswer)
+        .filter(last -> last != null && last.since().isAfter(recently))
+        .max(Comparator.comparing(Connection::since).thenComparing(Connection::leg))
+        .map(last -> Refusal.answeredBy(last.party().employee()))
+        .orElse(Refusal.of(Reason.NOTHING_RINGS));
+  }
+
+  /** Not a call back: that rings at its caller, and is for nobody else. */
   private boolean ringsAt(CallId id, PersonId person) {
-    return draft.call(id).of(person).rings();
+    Connection there = draft.call(id).of(person);
+    return there.rings() && !there.party().equals(draft.call(id).caller());
   }
 
   private static Instant ringsSince(Call call) {

@@ -13,11 +13,13 @@ public record Listening(Sound sound, List<Party> voices) {
 
   /** Kinds of sound. */
   public enum Sound {
-    /** Nothing: it rings here, this party has turned to another call, or everybody is muted. */
+    /**
+     * Nothing: it rings here, this party has turned to another call, or everybody else is silent.
+     */
     SILENCE,
     /** The voices of others. */
     SPEECH,
-    /** Music on hold. */
+    /** Music on hold, or in a park slot. */
     MUSIC,
     /** The ringing tone of the called party (ITU-T E.182). */
     RINGING,
@@ -38,9 +40,10 @@ public record Listening(Sound sound, List<Party> voices) {
             .filter(connection -> connection.leg() != listener.leg() && connection.answered())
             .toList();
     if (others.isEmpty()) {
-      return only(Sound.RINGING);
+      return only(call.parked() == null ? Sound.RINGING : Sound.MUSIC);
     }
-    if (others.stream().allMatch(other -> other.state() == ConnectionState.HOLD)) {
+    // A conference is never played music: whoever is still there would have to talk over it.
+    if (others.size() == 1 && others.get(0).state() == ConnectionState.HOLD) {
       return only(Sound.MUSIC);
     }
     List<Party> voices =

@@ -40,6 +40,9 @@ record Placing(Draft draft) {
       return notCallable(no);
     }
     Party called = draft.party(to);
+    if (called instanceof Party.Slot slot) {
+      return new Parking(draft).dialled(slot, person, device);
+    }
     Party caller = new Party.Employee(person);
     if (called.equals(caller)) {
       return Refusal.of(Reason.OWN_NUMBER);
@@ -73,7 +76,8 @@ record Placing(Draft draft) {
       Call call = draft.call(id);
       if (call.answered() == null
           && call.failure() == null
-          && person.equals(call.caller().employee())) {
+          && person.equals(call.caller().employee())
+          && !call.of(person).rings()) {
         return Refusal.of(Reason.ALREADY_CALLING);
       }
     }

@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import java.util.Map;
+import oficina.core.people.PersonId;
 
 /**
  * Why the exchange does not do what it was asked; nothing has changed.
@@ -56,18 +57,46 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     NOT_CALLABLE_FOR_OTHERS,
     /** The call is not on its way to anybody. */
     NOT_SENT_ON,
-    /** Sending on and joining is possible with two parties only. */
+    /** Sending on and parking are possible with two parties only. */
     MORE_THAN_TWO,
     /** The two calls are one, or the other one is not in hand. */
     NO_OTHER_CALL,
     /** The announcement has failed: nobody is there to hand over to. */
     NOBODY_THERE,
-    /** No call rings there, or somebody else has just taken it. */
-    NOTHING_RINGS
+    /** No call rings there. */
+    NOTHING_RINGS,
+    /** As many parties as a conference can have; {@code limit}. */
+    CONFERENCE_FULL,
+    /** Only its starter orders a conference. */
+    NOT_STARTER,
+    /** No such member in the conference. */
+    NO_SUCH_MEMBER,
+    /** There is no park slot of that number; {@code slot}. */
+    NO_SUCH_SLOT,
+    /** Another call waits in that slot; {@code slot}. */
+    SLOT_TAKEN,
+    /** Calls wait in all slots. */
+    SLOTS_FULL,
+    /** No call waits in that slot; {@code slot}. */
+    SLOT_EMPTY,
+    /** A slot is for calls that somebody has answered. */
+    NOT_TO_A_SLOT,
+    /** Only colleagues can be waited for. */
+    CALL_BACK_INSIDE_ONLY,
+    /** The call has not failed, so there is nothing to wait for. */
+    NOT_FAILED,
+    /** That colleague is waited for already. */
+    CALL_BACK_EXISTS,
+    /** There is no such wish, or it is somebody else's. */
+    NO_SUCH_CALL_BACK
   }
 
   static Refusal of(Reason reason) {
     return new Refusal(reason, Map.of());
+  }
+
+  static Refusal answeredBy(PersonId person) {
+    return of(Reason.ANSWERED_BY_OTHER, "person", person.toString());
   }
 
   static Refusal of(Reason reason, String what, String value) {

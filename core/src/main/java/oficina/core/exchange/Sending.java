@@ -1,6 +1,6 @@
 package oficina.core.exchange;
 
-import oficina.core.call.CallId;
+import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
@@ -8,19 +8,27 @@ import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
 
-/** The ways to send a call on, and to bring two calls together. */
+/** The ways to send a call on. */
 record Sending(Draft draft) {
 
   /** Single-step transfer. The caller stays with the sender whenever it is refused. */
   Refusal putThrough(Call call, Connection mine, Command.PutThrough c) {
     Refusal refusal = twoParties(call);
-    if (refusal == null) {
-      refusal = badTarget(call, c.person(), c.to());
+    if (refusal == null && c.to() instanceof Dialled.NotCallable no) {
+      refusal = Placing.notCallable(no);
     }
     if (refusal != null) {
       return refusal;
     }
     Party target = draft.party(c.to());
+    if (target instanceof Party.Slot slot) {
+      return new Parking(draft)
+          .park(call, mine, new Command.Park(call.id(), c.person(), slot.number(), null, ""));
+    }
+    refusal = badTarget(call, c.person(), c.to());
+    if (refusal != null) {
+      return refusal;
+    }
     Route route = draft.route(target, call);
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
     draft.sendOn(call, new Call.Sent(c.person(), target, Call.Stage.TO_TARGET, null), route);
@@ -28,7 +36,7 @@ record Sending(Draft draft) {
   }
 
   Refusal deflect(Call call, Connection mine, Command.Deflect c) {
-    if (!mine.rings()) {
+    if (!mine.rings() || mine.party().equals(call.caller())) {
       return Refusal.of(Reason.NOT_RINGING);
     }
     Refusal refusal = badTarget(call, c.person(), c.to());
@@ -56,8 +64,11 @@ record Sending(Draft draft) {
     if (target instanceof Party.Emergency) {
       return Refusal.of(Reason.NOT_CALLABLE_FOR_OTHERS);
     }
+    if (target instanceof Party.Slot) {
+      return Refusal.of(Reason.NOT_TO_A_SLOT);
+    }
     for (Connection connection : call.connections()) {
-      if (connection.party().equals(target)) {
+      if (connection.party().isSurely(target)) {
         return Refusal.of(Reason.SAME_PARTY);
       }
     }
@@ -80,30 +91,18 @@ record Sending(Draft draft) {
     if (!mine || sent.stage() != Call.Stage.TO_TARGET) {
       return Refusal.of(mine ? Reason.NOT_SENT_ON : Reason.NO_SUCH_CALL);
     }
-    draft.holdActive(c.person());
-    Party me = new Party.Employee(c.person());
-    int leg = call.nextLeg();
-    draft.emit(new ExchangeEvent.Delivered(call.id(), draft.now, leg, me, me, draft.now));
-    draft.emit(new ExchangeEvent.Established(call.id(), draft.now, leg, c.device()));
-    for (Connection other : call.connections()) {
-      if (!other.answered()) {
-        draft.clear(call.id(), other, Cause.ANSWERED_ELSEWHERE);
-      }
-    }
+    draft.join(call, c.person(), new Party.Employee(c.person()), c.device());
     return null;
   }
 
-  /** Consultation: the caller is held, the target is called. */
+  /** Consultation: the caller, or the conference, is held and the target is called. */
   Refusal announce(Call call, Connection mine, Command.Announce c) {
-    Refusal refusal = twoParties(call);
-    if (refusal == null) {
-      refusal = badTarget(call, c.person(), c.to());
+    if (!settled(call) || !mine.answered()) {
+      return Refusal.of(Reason.NOT_ANSWERED);
     }
+    Refusal refusal = badTarget(call, c.person(), c.to());
     if (refusal != null) {
       return refusal;
-    }
-    if (!mine.answered()) {
-      return Refusal.of(Reason.NOT_ANSWERED);
     }
     return new Placing(draft)
         .place(c.announcement(), c.person(), c.device(), c.to(), c.callerId(), call.id());
@@ -130,9 +129,17 @@ record Sending(Draft draft) {
       return refusal;
     }
     Connection target = opposite(other, c.person());
-    merge(call, other, target, c.person(), false);
+    draft.emit(
+        new ExchangeEvent.Merged(
+            call.id(),
+            draft.now,
+            other.id(),
+            target.leg(),
+            call.nextLeg(),
+            c.person(),
+            /* stays= */ false));
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
-    leaveBehind(other.id());
+    draft.end(draft.call(other.id()), Cause.TRANSFERRED);
     if (!target.answered()) {
       draft.emit(
           new ExchangeEvent.SentOn(
@@ -143,45 +150,11 @@ record Sending(Draft draft) {
     return null;
   }
 
-  /** Conference of three. */
-  Refusal join(Call call, Connection mine, Command.Join c) {
-    Call other = draft.call(c.other());
-    Refusal refusal = bothMine(call, mine, other, c.person());
-    if (refusal == null && !opposite(other, c.person()).answered()) {
-      refusal = Refusal.of(Reason.NOT_ANSWERED);
-    }
-    if (refusal != null) {
-      return refusal;
-    }
-    merge(call, other, opposite(other, c.person()), c.person(), true);
-    leaveBehind(other.id());
-    if (mine.state() == ConnectionState.HOLD) {
-      draft.holdActive(c.person());
-      draft.emit(new ExchangeEvent.Retrieved(call.id(), draft.now, mine.leg()));
-    }
-    return null;
-  }
-
-  private void merge(Call call, Call other, Connection target, PersonId by, boolean stays) {
-    draft.emit(
-        new ExchangeEvent.Merged(
-            call.id(), draft.now, other.id(), target.leg(), call.nextLeg(), by, stays));
-  }
-
-  /** The other call has nobody left in it but the one who joined the two. */
-  private void leaveBehind(CallId other) {
-    draft.end(draft.call(other), Cause.TRANSFERRED);
-  }
-
   private Refusal bothMine(Call call, Connection mine, Call other, PersonId person) {
     if (other == null || other.id().equals(call.id()) || other.of(person) == null) {
       return Refusal.of(Reason.NO_OTHER_CALL);
     }
-    Refusal refusal = twoParties(call);
-    if (refusal != null) {
-      return refusal;
-    }
-    if (!mine.answered() || !other.of(person).answered()) {
+    if (!settled(call) || !mine.answered() || !other.of(person).answered()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
     if (other.failure() != null) {
@@ -190,18 +163,31 @@ record Sending(Draft draft) {
     if (other.connections().size() != 2 || other.sent() != null) {
       return Refusal.of(Reason.MORE_THAN_TWO);
     }
-    Party target = opposite(other, person).party();
-    return target.equals(opposite(call, person).party()) ? Refusal.of(Reason.SAME_PARTY) : null;
+    Connection target = opposite(other, person);
+    if (call.conference() && !target.answered()) {
+      return Refusal.of(Reason.NOT_ANSWERED); // nobody of a conference can wait while it rings
+    }
+    boolean there = call.connections().stream().anyMatch(c -> c.party().isSurely(target.party()));
+    return there ? Refusal.of(Reason.SAME_PARTY) : null;
   }
 
-  private static Connection opposite(Call call, PersonId person) {
+  /** Everybody else in the call. */
+  static List<Connection> others(Call call, PersonId person) {
     return call.connections().stream()
         .filter(connection -> !person.equals(connection.party().employee()))
-        .findFirst()
-        .orElseThrow();
+        .toList();
   }
 
-  private static Refusal twoParties(Call call) {
+  static Connection opposite(Call call, PersonId person) {
+    return others(call, person).get(0);
+  }
+
+  /** Whether everybody in the call has answered it and at least two are there. */
+  static boolean settled(Call call) {
+    return call.conversation() && call.parties() == call.connections().size();
+  }
+
+  static Refusal twoParties(Call call) {
     if (!call.conversation()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }

@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import java.time.Duration;
+import java.util.List;
 import oficina.core.people.GroupId;
 
 /**
@@ -12,6 +13,10 @@ import oficina.core.people.GroupId;
  * @param holdReminder how long somebody may be held before the holder is reminded
  * @param frontDesk group that gets calls nobody else took; null when there is none
  * @param toneTime how long a caller hears why a call failed before the exchange hangs up
+ * @param conferenceLimit how many parties a conference can have
+ * @param parkSlots where calls can wait, in the order in which they are filled
+ * @param parkComeBack how long a call may wait in a slot before it comes back to its parker
+ * @param callBackLasts how long the exchange waits for a colleague to become free
  */
 public record Settings(
     int outsideLines,
@@ -19,10 +24,47 @@ public record Settings(
     Duration networkPatience,
     Duration holdReminder,
     GroupId frontDesk,
-    Duration toneTime) {
+    Duration toneTime,
+    int conferenceLimit,
+    List<ParkSlot> parkSlots,
+    Duration parkComeBack,
+    Duration callBackLasts) {
+
+  public Settings {
+    parkSlots = List.copyOf(parkSlots);
+  }
 
   /** What applies where the office has set nothing. */
   public static final Settings DEFAULT =
       new Settings(
-          8, 6, Duration.ofSeconds(120), Duration.ofMinutes(2), null, Duration.ofSeconds(20));
+          8,
+          6,
+          Duration.ofSeconds(120),
+          Duration.ofMinutes(2),
+          null,
+          Duration.ofSeconds(20),
+          16,
+          List.of(),
+          Duration.ofMinutes(3),
+          Duration.ofHours(1));
+
+  /** The same with what an office sets for itself. */
+  public Settings with(int outsideLines, GroupId frontDesk, List<ParkSlot> parkSlots) {
+    return new Settings(
+        outsideLines,
+        callsInHand,
+        networkPatience,
+        holdReminder,
+        frontDesk,
+        toneTime,
+        conferenceLimit,
+        parkSlots,
+        parkComeBack,
+        callBackLasts);
+  }
+
+  /** Whether these digits are a park slot. */
+  public boolean isSlot(String digits) {
+    return parkSlots.stream().anyMatch(slot -> slot.number().equals(digits));
+  }
 }

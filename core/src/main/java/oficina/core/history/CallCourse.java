@@ -46,9 +46,18 @@ public final class CallCourse {
     return total(segment -> segment.kind() == kind, now);
   }
 
-  /** How long the call has been in this kind of stretch altogether, while this party was in it. */
-  Duration total(Kind kind, Party with, Instant now) {
-    return total(segment -> segment.kind() == kind && segment.who().contains(with), now);
+  /** How long this party has spoken in it altogether, with one or with several. */
+  Duration talked(Party with, Instant now) {
+    return total(
+        segment ->
+            (segment.kind() == Kind.TALKING || segment.kind() == Kind.CONFERENCE)
+                && segment.who().contains(with),
+        now);
+  }
+
+  /** How long it has been on hold altogether while this party was in it. */
+  Duration held(Party with, Instant now) {
+    return total(segment -> segment.kind() == Kind.HELD && segment.who().contains(with), now);
   }
 
   private Duration total(Predicate<Segment> wanted, Instant now) {
@@ -61,6 +70,12 @@ public final class CallCourse {
   private static Segment phase(Call call, Instant at) {
     if (call.failure() != null) {
       return new Segment(Kind.REFUSED, List.of(call.called()), at, null);
+    }
+    if (call.waitsInSlot()) {
+      return new Segment(Kind.PARKED, List.of(new Party.Slot(call.parked().slot())), at, null);
+    }
+    if (call.conference()) {
+      return new Segment(Kind.CONFERENCE, parties(call, Connection::answered), at, null);
     }
     if (!call.conversation()) {
       List<Party> ringing = parties(call, Connection::rings);

@@ -11,6 +11,7 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Call;
 import oficina.core.exchange.ExchangeEvent;
+import oficina.core.exchange.ExchangeEvent.CallBackRings;
 import oficina.core.exchange.ExchangeEvent.CallCleared;
 import oficina.core.exchange.ExchangeEvent.ConnectionCleared;
 import oficina.core.exchange.ExchangeEvent.Delivered;
@@ -74,11 +75,15 @@ public final class CallRecord {
   List<Part> follow(ExchangeEvent event, Call after) {
     course.follow(after, event.at());
     if (event instanceof Originated e) {
-      originated(e);
+      began(e.leg(), e.caller(), e.called(), e.at());
+    } else if (event instanceof CallBackRings e) {
+      began(e.leg(), e.caller(), e.called(), e.at());
     } else if (event instanceof Delivered e) {
       rings(e);
     } else if (event instanceof Established e) {
       established(e);
+    } else if (event instanceof Merged e && after.leg(e.leg()).answered()) {
+      spoken(parties.get(e.leg()), e.at());
     } else if (event instanceof Failed e) {
       return failed(e);
     } else if (event instanceof DigitsSent e) {
@@ -91,13 +96,13 @@ public final class CallRecord {
     return List.of();
   }
 
-  private void originated(Originated e) {
-    caller = e.caller();
-    called = e.called();
-    parties.put(e.leg(), e.caller());
-    PersonId person = e.caller().employee();
+  private void began(int leg, Party by, Party to, Instant at) {
+    caller = by;
+    called = to;
+    parties.put(leg, by);
+    PersonId person = by.employee();
     if (person != null) {
-      tallies.put(person, new Tally(Direction.PLACED, null, e.at()));
+      tallies.put(person, new Tally(Direction.PLACED, null, at));
     }
   }
 
@@ -135,19 +140,24 @@ public final class CallRecord {
 
   private void established(Established e) {
     Party party = parties.getOrDefault(e.leg(), called);
-    if (answered == null) {
-      answered = e.at();
-      answerer = party;
-    }
-    for (Tally placed : tallies.values()) {
-      if (placed.direction == Direction.PLACED && placed.answered == null) {
-        placed.answered = e.at();
-      }
-    }
+    spoken(party, e.at());
     Tally tally = tallies.get(party.employee());
     if (tally != null) {
       tally.answered = tally.answered == null ? e.at() : tally.answered;
       tally.ended = null; // whoever sent it on and got it back goes on with their part
+    }
+  }
+
+  /** Somebody is there to speak with, whom whoever placed the call has reached. */
+  private void spoken(Party with, Instant at) {
+    if (answered == null) {
+      answered = at;
+      answerer = with;
+    }
+    for (Tally placed : tallies.values()) {
+      if (placed.direction == Direction.PLACED && placed.answered == null) {
+        placed.answered = at;
+      }
     }
   }
 
@@ -213,8 +223,8 @@ public final class CallRecord {
         tally.began,
         ended,
         rang,
-        course.total(Segment.Kind.TALKING, me, now),
-        course.total(Segment.Kind.HELD, me, now),
+        course.talked(me, now),
+        course.held(me, now),
         result,
         result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
         result == Result.ANSWERED ? endedBy : null,
@@ -233,7 +243,8 @@ public final class CallRecord {
     boolean placed = tally.direction == Direction.PLACED;
     return switch (tally.cause) {
       case NORMAL, CALLER_GAVE_UP, TRANSFERRED -> placed ? Result.GIVEN_UP : Result.MISSED;
-      case NO_ANSWER -> placed ? Result.NO_ANSWER : Result.MISSED;
+      case NO_ANSWER, PARKED_TOO_LONG, DROPPED, EXPIRED ->
+          placed ? Result.NO_ANSWER : Result.MISSED;
       case BUSY -> placed ? Result.BUSY : Result.MISSED_BUSY;
       case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;
       case ANSWERED_ELSEWHERE -> Result.ANSWERED_ELSEWHERE;
@@ -251,7 +262,7 @@ public final class CallRecord {
 
   /** How long the call has been held by or for this employee altogether. */
   public Duration held(PersonId person, Instant now) {
-    return course.total(Segment.Kind.HELD, new Party.Employee(person), now);
+    return course.held(new Party.Employee(person), now);
   }
 
   /** Digits sent so far, in order. */

@@ -22,6 +22,9 @@ public final class CallRecords {
    * @return entries to write, each replacing an earlier one of the same call and person
    */
   public List<Part> follow(ExchangeEvent event, Call after) {
+    if (after == null && !(event instanceof ExchangeEvent.CallCleared)) {
+      return List.of(); // of a wish to be called back: nothing to remember until it leads to a call
+    }
     CallRecord record = records.computeIfAbsent(event.call(), CallRecord::new);
     if (event instanceof ExchangeEvent.Merged merged) {
       record.takeOver(merged, records.get(merged.other()));

@@ -19,8 +19,12 @@ public record Segment(Kind kind, List<Party> who, Instant from, Instant to) {
     DIALLING,
     RINGING,
     TALKING,
+    /** Three or more speak. */
+    CONFERENCE,
     /** Somebody has put the others on hold. */
     HELD,
+    /** It waits in a park slot. */
+    PARKED,
     /** The caller hears why the call cannot be completed. */
     REFUSED
   }

@@ -32,7 +32,7 @@ public final class Router {
           .map(group -> toGroup(office, group, takesCalls))
           .orElse(new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of()));
     }
-    if (called instanceof Party.Nobody) {
+    if (called instanceof Party.Nobody || called instanceof Party.Slot) {
       return new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of());
     }
     return new Route.GoOut(called);

@@ -3,6 +3,7 @@ package oficina.core.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,6 +14,7 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
@@ -28,6 +30,9 @@ final class Play {
   void take(Step step) {
     if (step.what() == Step.What.WAIT) {
       scene.wait(step.amount());
+    } else if (step.what() == Step.What.TWO_HANG_UP) {
+      hangUp(person(step));
+      hangUp(TestOffice.EVERYBODY.get(step.which() % 6));
     } else if (step.what() == Step.What.COME_OR_GO) {
       PersonId person = person(step);
       if (!scene.office.absent.remove(person)) {
@@ -82,19 +87,74 @@ final class Play {
       case HAND_OVER -> new Command.HandOver(call, person, another(step));
       case JOIN -> new Command.Join(call, person, another(step));
       case RECONNECT -> new Command.Reconnect(call, person);
+      case PARK ->
+          new Command.Park(
+              call,
+              person,
+              step.amount() % 4 == 0 ? null : slot(step),
+              step.amount() % 5 == 0 ? TestOffice.EVERYBODY.get(step.which() % 6) : null,
+              "");
+      case TAKE_PARKED ->
+          new Command.TakeParked(
+              step.amount() % 2 == 0 ? null : call, person, Scene.WINDOW, slot(step));
+      case DIAL_SLOT -> make(person, slot(step));
+      case MOVE_HERE -> new Command.MoveHere(call, person, new DeviceId("window-2"));
+      case TAKE_ASIDE ->
+          new Command.TakeAside(call, person, leg(step), scene.nextId(), Scene.WINDOW);
+      case MUTE_MEMBER -> new Command.MuteMember(call, person, leg(step), step.amount() % 2 == 0);
+      case DROP -> new Command.Drop(call, person, leg(step));
+      case END_FOR_ALL -> new Command.EndForAll(call, person);
+      case CALL_BACK -> callBack(step);
+      case CANCEL_CALL_BACK -> new Command.CancelCallBack(wish(step), person);
       case PICK_UP -> new Command.PickUp(person, Scene.WINDOW, TestOffice.EVERYBODY);
       case DIGITS -> new Command.SendDigits(call, person, "12#");
       case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
       case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
       case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
       case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 5);
-      case WAIT, COME_OR_GO -> throw new IllegalArgumentException(step.toString());
+      case WAIT, COME_OR_GO, TWO_HANG_UP -> throw new IllegalArgumentException(step.toString());
     };
+  }
+
+  /** Everything this person has in hand; otherwise hardly anybody would ever be free. */
+  private void hangUp(PersonId person) {
+    for (CallId call : scene.exchange.state().inHand(person)) {
+      scene.run(new Command.Clear(call, person));
+    }
+  }
+
+  /** Most often asked for where it makes sense: by the caller of a call that failed. */
+  private Command callBack(Step step) {
+    Call failed =
+        scene.exchange.state().calls().stream()
+            .filter(call -> call.failure() != null && call.caller().employee() != null)
+            .min(Comparator.comparing(Call::id))
+            .orElse(scene.state(call(step)));
+    PersonId person = failed == null ? null : failed.caller().employee();
+    return new Command.RequestCallBack(
+        failed == null ? new CallId("none") : failed.id(),
+        person == null ? person(step) : person,
+        scene.nextId());
+  }
+
+  private static int leg(Step step) {
+    return 1 + step.which();
+  }
+
+  private static String slot(Step step) {
+    return TestOffice.SLOTS.get(step.which() % 2);
+  }
+
+  private CallId wish(Step step) {
+    List<CallBack> wishes = scene.exchange.state().callBacks();
+    return wishes.isEmpty()
+        ? new CallId("none")
+        : wishes.get(step.which() % wishes.size()).request();
   }
 
   private Dialled target(Step step) {
     List<String> targets =
-        List.of("201", "212", "213", "221", "222", "200", "299", "0151 496 0170", "999");
+        List.of("201", "212", "213", "221", "222", "200", "299", "0151 496 0170", "999", "61");
     return scene.office.plan.interpret(targets.get(step.amount() % targets.size()));
   }
 
@@ -143,13 +203,20 @@ final class Play {
       assertThat(heard).as("rule 3: hears one call, person %s", person).isLessThan(2);
     }
     int lines = 0;
+    Set<String> slots = new HashSet<>();
     for (Call call : scene.exchange.state().calls()) {
       lines += call.outsideLines();
       assertThat(call.connections()).as("rule 2: nobody left in %s", call).isNotEmpty();
       call.connections().forEach(listener -> checkListening(call, listener));
-      assertThat(call.connections().stream().map(Connection::party).distinct())
+      assertThat(call.connections().stream().map(c -> c.party().employee()).filter(p -> p != null))
           .as("rule 4: twice in %s", call)
-          .hasSameSizeAs(call.connections());
+          .doesNotHaveDuplicates();
+      assertThat(call.parties()).as("conference limit: %s", call).isLessThan(5);
+      assertThat(call.starter() != null && !call.conference()).as("of two: %s", call).isFalse();
+      if (call.parked() != null) {
+        assertThat(slots.add(call.parked().slot())).as("rule 4: slot of %s", call).isTrue();
+        assertThat(scene.exchange.state().inSlot(call.parked().slot())).isSameAs(call);
+      }
       assertThat(call.conversation() || call.due() != null)
           .as("rule 7: connected to nothing: %s", call)
           .isTrue();
@@ -178,6 +245,9 @@ final class Play {
     Set<Integer> open = legs.computeIfAbsent(event.call(), id -> new HashSet<>());
     Set<PersonId> parts = took.computeIfAbsent(event.call(), id -> new TreeSet<>());
     if (event instanceof ExchangeEvent.Originated e) {
+      open.add(e.leg());
+      add(parts, e.caller().employee());
+    } else if (event instanceof ExchangeEvent.CallBackRings e) {
       open.add(e.leg());
       add(parts, e.caller().employee());
     } else if (event instanceof ExchangeEvent.NetworkReached e) {
@@ -218,8 +288,9 @@ final class Play {
     Exchange again = new Scene().exchange;
     scene.events.forEach(again::apply);
     assertThat(again.state().snapshot()).as("rule 6").isEqualTo(scene.exchange.state().snapshot());
-    scene.wait(600);
+    scene.wait(2 * 3600);
     check();
     assertThat(scene.exchange.state().calls()).allMatch(Call::conversation);
+    assertThat(scene.exchange.state().callBacks()).as("wishes end").isEmpty();
   }
 }

@@ -30,7 +30,7 @@ class RandomSequencesTest {
   @Test
   void sequences_reach_every_event() {
     Play play = new Play();
-    for (long seed = 1; seed <= 20; seed++) {
+    for (long seed = 1; seed <= 40; seed++) {
       Step.random(new Random(seed), STEPS).forEach(play::take);
     }
     assertThat(play.scene.events.stream().map(Object::getClass).distinct())

@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import static oficina.core.TestOffice.ADAEZE;
+import static oficina.core.TestOffice.BRAM;
 import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -113,6 +114,42 @@ class Rfc5359ServicesTest {
     run(new Command.Join(call, BOB, consultation));
     assertThat(states(call))
         .isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_11_three_way_conference_third_party_joins() {
+    CallId call = aliceTalksToBob();
+    CallId second = scene.call(CAROL, "221");
+    scene.answer(second, BOB);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC, Bob HOLD SILENCE");
+    run(new Command.Join(call, BOB, second));
+    assertThat(states(second)).isEqualTo("over");
+    assertThat(states(call))
+        .isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_15_call_park() {
+    CallId call = aliceTalksToBob();
+    run(new Command.Park(call, BOB, "61", CAROL, ""));
+    assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC");
+    run(new Command.TakeParked(null, CAROL, Scene.WINDOW, "61"));
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_17_automatic_redial() {
+    scene.answer(scene.call(CAROL, "213"), BRAM); // Bram takes one call at a time: he is Bob here
+    CallId busy = scene.call(ALICE, "213");
+    run(new Command.RequestCallBack(busy, ALICE, new CallId("wish")));
+    assertThat(states(busy)).isEqualTo("over");
+    scene.clear(scene.exchange.state().inHand(CAROL).get(0), CAROL);
+    CallId redial = new CallId("wish-1");
+    assertThat(states(redial)).isEqualTo("Alice ALERTING SILENCE");
+    scene.answer(redial, ALICE);
+    assertThat(scene.state(redial, BRAM)).isEqualTo(ConnectionState.ALERTING);
+    scene.answer(redial, BRAM);
+    assertThat(scene.state(redial).conversation()).isTrue();
   }
 
   @Test

@@ -260,8 +260,10 @@ class SendingTest {
     assertThat(scene.state(marisol, ADAEZE)).isEqualTo(CONNECTED);
     assertThat(scene.entry(marisol, ZOE).result()).isEqualTo(Result.ANSWERED_ELSEWHERE);
     assertThat(scene.entry(marisol, ZOE).answeredBy()).isEqualTo(ADAEZE);
-    assertThat(reason(new Command.PickUp(INES, Scene.WINDOW, List.of(ZOE))))
-        .isEqualTo(Reason.NOTHING_RINGS);
+    Command late = new Command.PickUp(INES, Scene.WINDOW, List.of(ZOE));
+    assertThat(scene.run(late)).isEqualTo(Refusal.answeredBy(ADAEZE));
+    scene.wait(10);
+    assertThat(reason(late)).isEqualTo(Reason.NOTHING_RINGS);
   }
 
   @Test
