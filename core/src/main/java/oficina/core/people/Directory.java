@@ -44,6 +44,27 @@ public final class Directory {
     }
   }
 
+  /** The same office with this person's entry in the place of their former one. */
+  public Directory replacing(Person changed) {
+    return new Directory(
+        people.stream().map(each -> each.id().equals(changed.id()) ? changed : each).toList(),
+        groups.values());
+  }
+
+  /** Everybody in the same team, whose ringing calls one takes for them: the pickup group. */
+  public List<PersonId> teamOf(PersonId id) {
+    String team = person(id).map(Person::team).orElse("");
+    return people.stream().filter(each -> each.team().equals(team)).map(Person::id).toList();
+  }
+
+  /** The groups in which this person is rung. */
+  public List<GroupId> groupsOf(PersonId id) {
+    return groups.values().stream()
+        .filter(group -> group.members().contains(id))
+        .map(Group::id)
+        .toList();
+  }
+
   public List<Person> people() {
     return people;
   }

@@ -20,4 +20,10 @@ public record Person(
     String team,
     String site,
     Duration ringTime,
-    boolean callWaiting) {}
+    boolean callWaiting) {
+
+  /** The same person with further calls ringing, or not, while they have one in hand. */
+  public Person withCallWaiting(boolean on) {
+    return new Person(id, name, extension, directNumber, team, site, ringTime, on);
+  }
+}

@@ -16,6 +16,8 @@ import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
+import oficina.core.notices.Notice;
+import oficina.core.notices.Notices;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 
@@ -27,6 +29,7 @@ public final class Scene {
   public final Exchange exchange = office.exchange;
   public final CallRecords records = new CallRecords();
   public final List<ExchangeEvent> events = new ArrayList<>();
+  public final List<Notice> notices = new ArrayList<>();
   private final Map<CallId, Map<PersonId, Part>> entries = new HashMap<>();
   private final Map<ExchangeEvent.Merged, Party> moved = new HashMap<>();
   private Instant now = TestOffice.START;
@@ -56,6 +59,7 @@ public final class Scene {
       if (event instanceof ExchangeEvent.Merged merged) {
         moved.put(merged, exchange.state().call(merged.other()).leg(merged.otherLeg()).party());
       }
+      notices.addAll(Notices.of(event, exchange.state()));
       exchange.apply(event);
       events.add(event);
       for (Part part : records.follow(event, exchange.state().call(event.call()))) {

@@ -1,0 +1,43 @@
+package oficina.core.notices;
+
+import java.time.Duration;
+import oficina.core.call.Party;
+import oficina.core.people.PersonId;
+
+/**
+ * Something an employee should be told once, because it happened to a caller of theirs without
+ * their doing.
+ *
+ * @param to who is told
+ * @param about the caller or colleague it is about
+ * @param by who did it; null when nobody of the office did
+ * @param slot the park slot it is about; null when none
+ * @param waited how long they had waited; null when that says nothing
+ */
+public record Notice(
+    PersonId to, What what, Party about, PersonId by, String slot, Duration waited) {
+
+  /** What has happened. */
+  public enum What {
+    /** A party on hold hung up. */
+    HELD_GAVE_UP,
+    /** A caller on their way to somebody else hung up. */
+    SENT_GAVE_UP,
+    /** Somebody answered a caller who was sent to them. */
+    SENT_ANSWERED,
+    /** Nobody took a caller who was sent on, who then was told so. */
+    SENT_LOST,
+    /** A parked caller hung up. */
+    PARKED_GAVE_UP,
+    /** Somebody took a caller out of the slot. */
+    PARKED_TAKEN,
+    /** A colleague parked a caller for the one who is told. */
+    PARKED_FOR_YOU,
+    /** The starter took the one who is told out of the conference. */
+    DROPPED,
+    /** The colleague waited for is busy once more; waiting goes on. */
+    CALL_BACK_BUSY_AGAIN,
+    /** The colleague waited for did not become free in time. */
+    CALL_BACK_EXPIRED
+  }
+}

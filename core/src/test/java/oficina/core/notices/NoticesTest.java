@@ -1,0 +1,114 @@
+package oficina.core.notices;
+
+import static oficina.core.TestOffice.ADAEZE;
+import static oficina.core.TestOffice.BRAM;
+import static oficina.core.TestOffice.DOV;
+import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.TOMASZ;
+import static oficina.core.TestOffice.ZOE;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
+import oficina.core.call.Party;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Scene;
+import oficina.core.notices.Notice.What;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Tomasz talks to Dov; what becomes of Dov, Tomasz is told. */
+class NoticesTest {
+  private static final Party CALLER = new Party.Outside(DOV);
+
+  private final Scene scene = new Scene();
+  private CallId dov;
+
+  @BeforeEach
+  void dov_talks_to_tomasz() {
+    dov = scene.arrive(DOV, "+441914980221");
+    scene.answer(dov, TOMASZ);
+  }
+
+  private void putThrough() {
+    scene.run(
+        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), CallerId.WITHHELD));
+  }
+
+  private void hangsUp() {
+    scene.run(new Command.NetworkClears(dov, 1));
+  }
+
+  @Test
+  void a_held_caller_gives_up() {
+    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.wait(67);
+    hangsUp();
+    assertThat(scene.notices)
+        .containsExactly(
+            new Notice(TOMASZ, What.HELD_GAVE_UP, CALLER, null, null, Duration.ofSeconds(67)));
+  }
+
+  @Test
+  void ending_a_held_call_oneself_is_no_news() {
+    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.clear(dov, TOMASZ);
+    assertThat(scene.notices).isEmpty();
+  }
+
+  @Test
+  void a_caller_who_was_sent_on_is_answered_gives_up_or_is_lost() {
+    putThrough();
+    scene.answer(dov, ZOE);
+    assertThat(scene.notices)
+        .containsExactly(new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, ZOE, null, null));
+    scene.notices.clear();
+    scene.run(
+        new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), CallerId.WITHHELD));
+    scene.wait(20 + 20 + 30);
+    assertThat(scene.notices).extracting(Notice::what).containsExactly(What.SENT_LOST);
+  }
+
+  @Test
+  void a_caller_gives_up_on_the_way() {
+    putThrough();
+    hangsUp();
+    assertThat(scene.notices)
+        .containsExactly(new Notice(TOMASZ, What.SENT_GAVE_UP, CALLER, null, null, null));
+  }
+
+  @Test
+  void a_parked_caller_is_announced_taken_or_gives_up() {
+    scene.run(new Command.Park(dov, TOMASZ, "61", ZOE, ""));
+    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61"));
+    assertThat(scene.notices)
+        .containsExactly(
+            new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, TOMASZ, "61", null),
+            new Notice(TOMASZ, What.PARKED_TAKEN, CALLER, ADAEZE, "61", null));
+    scene.notices.clear();
+    scene.run(new Command.Park(dov, ADAEZE, "62", null, ""));
+    scene.wait(50);
+    hangsUp();
+    assertThat(scene.notices)
+        .containsExactly(
+            new Notice(ADAEZE, What.PARKED_GAVE_UP, CALLER, null, "62", Duration.ofSeconds(50)));
+  }
+
+  @Test
+  void a_member_is_dropped_and_waiting_for_a_colleague_ends() {
+    CallId second = scene.call(INES, "221");
+    scene.answer(second, TOMASZ);
+    scene.run(new Command.Join(dov, TOMASZ, second));
+    scene.run(new Command.Drop(dov, TOMASZ, scene.state(dov).of(INES).leg()));
+    assertThat(scene.notices).extracting(Notice::to).containsExactly(INES);
+    CallId wish = new CallId("wish");
+    scene.answer(scene.call(ADAEZE, "213"), BRAM);
+    scene.run(new Command.RequestCallBack(scene.call(INES, "213"), INES, wish));
+    scene.wait(3600);
+    assertThat(scene.notices)
+        .last()
+        .isEqualTo(
+            new Notice(INES, What.CALL_BACK_EXPIRED, new Party.Employee(BRAM), null, null, null));
+  }
+}
