@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside/subscribers/{number}/player": {
         parameters: {
             query?: never;
@@ -62,6 +78,22 @@ export interface paths {
         get?: never;
         put: operations["callers"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slots/{slot}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
         delete?: never;
         options?: never;
         head?: never;
@@ -228,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/park": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["park"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/mute": {
         parameters: {
             query?: never;
@@ -238,6 +286,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["mute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/move-here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveHere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/members/{leg}/mute": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mute_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/members/{leg}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["aside"];
         delete?: never;
         options?: never;
         head?: never;
@@ -286,6 +382,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/end-for-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["endForAll"];
         delete?: never;
         options?: never;
         head?: never;
@@ -356,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/call-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["callBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/answer": {
         parameters: {
             query?: never;
@@ -398,6 +526,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["pickUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/to-call-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_1"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -484,6 +628,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/members/{leg}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/call-backs/{request}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["cancelCallBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -494,6 +670,12 @@ export interface components {
         };
         Answering: {
             device: string;
+        };
+        CallBackView: {
+            id: string;
+            name: string;
+            /** Format: date-time */
+            until: string;
         };
         CallOffice: {
             to: string;
@@ -516,19 +698,28 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED";
             silenced: boolean;
             muted: boolean;
             reminded: boolean;
             device?: string;
             digits: string;
             announces?: string;
+            aside: boolean;
             partner?: string;
-            members: string[];
+            conference: components["schemas"]["ConferenceView"];
+            slot?: string;
+            callBack: boolean;
             /** @enum {string} */
             otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
             course: components["schemas"]["SegmentView"][];
-            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "CLEAR")[];
+            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "END_FOR_ALL" | "CLEAR")[];
+        };
+        ConferenceView: {
+            mine: boolean;
+            /** Format: int32 */
+            limit: number;
+            members: components["schemas"]["Member"][];
         };
         Dial: {
             to: string;
@@ -542,6 +733,7 @@ export interface components {
         Found: {
             people: components["schemas"]["PersonView"][];
             group: components["schemas"]["PartyView"];
+            slot: components["schemas"]["SlotView"];
             dial: components["schemas"]["Dial"];
         };
         HistoryEntry: {
@@ -587,6 +779,13 @@ export interface components {
             tipsSeen: boolean;
             standIns: boolean;
         };
+        Member: {
+            /** Format: int32 */
+            leg: number;
+            who: components["schemas"]["PartyView"];
+            muted: boolean;
+            away: boolean;
+        };
         Muting: {
             on: boolean;
         };
@@ -624,9 +823,15 @@ export interface components {
             reason: string;
             digits: string;
         };
+        Parked: {
+            slot?: string;
+            /** Format: int64 */
+            forWhom?: number;
+            note?: string;
+        };
         PartyView: {
             /** @enum {string} */
-            kind: "PERSON" | "GROUP" | "OUTSIDE" | "WITHHELD" | "EMERGENCY" | "NOBODY";
+            kind: "PERSON" | "GROUP" | "OUTSIDE" | "WITHHELD" | "EMERGENCY" | "SLOT" | "NOBODY";
             name: string;
             number?: string;
             place: string;
@@ -650,12 +855,22 @@ export interface components {
         Placed: {
             id: string;
         };
+        Preference: {
+            callWaiting: boolean;
+            /** @enum {string} */
+            callerId: "DIRECT" | "OFFICE" | "WITHHELD";
+            hiddenSlots: string[];
+        };
         Push: {
             /** Format: date-time */
             now: string;
+            run: string;
             calls?: components["schemas"]["CallView"][];
+            callBacks?: components["schemas"]["CallBackView"][];
+            shelf?: components["schemas"]["SlotView"][];
             people?: components["schemas"]["PersonView"][];
             historyChanged: boolean;
+            worklistChanged: boolean;
             outsideChanged: boolean;
             behind: boolean;
             notices: components["schemas"]["Notice"][];
@@ -663,12 +878,12 @@ export interface components {
         Returned: {
             from: string;
             /** @enum {string} */
-            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED";
             mine: boolean;
         };
         SegmentView: {
             /** @enum {string} */
-            kind: "DIALLING" | "RINGING" | "TALKING" | "HELD" | "REFUSED";
+            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "REFUSED";
             who: string[];
             mine: boolean;
             /** Format: date-time */
@@ -679,6 +894,11 @@ export interface components {
         SignIn: {
             name: string;
             password: string;
+        };
+        SlotView: {
+            slot: string;
+            label: string;
+            waiting: components["schemas"]["Waiting"];
         };
         SubscriberView: {
             number: string;
@@ -695,6 +915,10 @@ export interface components {
         Switch: {
             on: boolean;
         };
+        Taken: {
+            call?: string;
+            device: string;
+        };
         Taking: {
             /** Format: int64 */
             person?: number;
@@ -706,6 +930,29 @@ export interface components {
         Tips: {
             seen: boolean;
         };
+        ToCallBack: {
+            who: components["schemas"]["PartyView"];
+            /** Format: int32 */
+            times: number;
+            line?: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            rang: number;
+        };
+        Waiting: {
+            call: string;
+            who: components["schemas"]["PartyView"];
+            forWhom?: string;
+            /** Format: int64 */
+            forId?: number;
+            by: string;
+            note: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            back: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -715,14 +962,17 @@ export interface components {
 }
 export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswering = components['schemas']['Answering'];
+export type SchemaCallBackView = components['schemas']['CallBackView'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallView = components['schemas']['CallView'];
+export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaDial = components['schemas']['Dial'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaMe = components['schemas']['Me'];
+export type SchemaMember = components['schemas']['Member'];
 export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
@@ -730,18 +980,24 @@ export type SchemaNotice = components['schemas']['Notice'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
+export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPersonView = components['schemas']['PersonView'];
 export type SchemaPlaced = components['schemas']['Placed'];
+export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
 export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaSignIn = components['schemas']['SignIn'];
+export type SchemaSlotView = components['schemas']['SlotView'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
+export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
 export type SchemaTarget = components['schemas']['Target'];
 export type SchemaTips = components['schemas']['Tips'];
+export type SchemaToCallBack = components['schemas']['ToCallBack'];
+export type SchemaWaiting = components['schemas']['Waiting'];
 export type $defs = Record<string, never>;
 export interface operations {
     tips: {
@@ -776,6 +1032,48 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preference"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Preference"];
             };
         };
         responses: {
@@ -838,6 +1136,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Switch"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slot: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Taken"];
             };
         };
         responses: {
@@ -1108,6 +1430,30 @@ export interface operations {
             };
         };
     };
+    park: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Parked"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     mute: {
         parameters: {
             query?: never;
@@ -1129,6 +1475,82 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    moveHere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answering"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    mute_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                leg: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Muting"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                leg: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answering"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Placed"];
+                };
             };
         };
     };
@@ -1190,6 +1612,26 @@ export interface operations {
                 "application/json": components["schemas"]["OtherCall"];
             };
         };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endForAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description No Content */
             204: {
@@ -1288,6 +1730,28 @@ export interface operations {
             };
         };
     };
+    callBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Placed"];
+                };
+            };
+        };
+    };
     answer_1: {
         parameters: {
             query?: never;
@@ -1357,6 +1821,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    mine_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ToCallBack"][];
+                };
             };
         };
     };
@@ -1465,6 +1949,47 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Push"];
                 };
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                leg: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    cancelCallBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                request: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -18,6 +18,16 @@ public sealed interface ExchangeEvent {
 
   Instant at();
 
+  /**
+   * The other call or wish that it changes too; null when none. All of them are replayed together.
+   */
+  default CallId changesToo() {
+    if (this instanceof Merged merged) {
+      return merged.other();
+    }
+    return this instanceof CallBackRings rings ? rings.request() : null;
+  }
+
   /** Whether something begins with it that is to be taken up again after a restart. */
   default boolean begins() {
     return this instanceof Originated

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import oficina.core.exchange.Call;
 import oficina.core.exchange.Connection;
+import oficina.core.people.PersonId;
 import oficina.server.exchange.CallView.Action;
 import oficina.server.exchange.CallView.Phase;
 
@@ -16,23 +17,42 @@ final class Actions {
    * @param partner the active call it could be joined with, or null
    */
   static List<Action> of(Call call, Connection own, Phase phase, Call announced, Call partner) {
-    if (phase == Phase.RINGING) {
-      return own.silenced()
-          ? List.of(Action.ANSWER, Action.DEFLECT, Action.DECLINE)
-          : List.of(Action.ANSWER, Action.DEFLECT, Action.DECLINE, Action.SILENCE);
-    }
     List<Action> actions = new ArrayList<>();
+    if (phase == Phase.RINGING) {
+      actions.add(Action.ANSWER);
+      if (call.origin().callBack() == null) {
+        actions.add(Action.DEFLECT);
+      }
+      actions.add(Action.DECLINE);
+      if (!own.silenced()) {
+        actions.add(Action.SILENCE);
+      }
+      return actions;
+    }
+    PersonId person = own.party().employee();
     boolean two = call.conversation() && call.connections().size() == 2;
     if (announced != null) {
-      announcement(actions, phase, two);
+      boolean aside = call.connections().stream().anyMatch(c -> person.equals(c.sentBy()));
+      if (aside) {
+        actions.add(Action.JOIN);
+        actions.add(phase == Phase.HELD ? Action.RETRIEVE : Action.SWAP);
+        actions.add(Action.CLEAR);
+      } else {
+        announcement(actions, phase, two, announced.conference());
+      }
       return actions;
     }
     switch (phase) {
       case TALKING, WAITING -> {
-        actions.add(Action.HOLD);
-        actions.add(own.muted() ? Action.UNMUTE : Action.MUTE);
-        if (two) {
-          actions.add(Action.TRANSFER);
+        if (call.conversation()) {
+          actions.add(Action.HOLD);
+          actions.add(own.muted() ? Action.UNMUTE : Action.MUTE);
+          if (two) {
+            actions.add(Action.TRANSFER);
+            actions.add(Action.PARK);
+          }
+          actions.add(Action.ADD);
+          actions.add(Action.MOVE_HERE);
         }
         if (call.connections().stream().anyMatch(c -> c.party().usesOutsideLine())) {
           actions.add(Action.DIGITS);
@@ -40,24 +60,45 @@ final class Actions {
       }
       case HELD -> {
         actions.add(Action.RETRIEVE);
+        if (two) {
+          actions.add(Action.PARK);
+        }
         if (partner != null && partner.announces() == null) {
           actions.add(Action.JOIN);
-          actions.add(Action.HAND_OVER);
+          if (two && partner.connections().size() == 2) {
+            actions.add(Action.HAND_OVER);
+          }
+        }
+        actions.add(Action.MOVE_HERE);
+      }
+      case FAILED -> {
+        boolean placed = own.party().equals(call.caller());
+        if (placed && call.called().employee() != null) {
+          actions.add(Action.CALL_BACK);
         }
       }
       default -> {}
+    }
+    if (person.equals(call.starter())) {
+      actions.add(Action.END_FOR_ALL);
     }
     actions.add(Action.CLEAR);
     return actions;
   }
 
-  private static void announcement(List<Action> actions, Phase phase, boolean two) {
-    if (phase != Phase.FAILED) {
+  private static void announcement(
+      List<Action> actions, Phase phase, boolean answered, boolean toConference) {
+    if (answered && toConference) {
+      actions.add(Action.JOIN);
+    }
+    if (phase != Phase.FAILED && (answered || !toConference)) {
       actions.add(Action.HAND_OVER);
     }
-    if (two) {
+    if (answered) {
       actions.add(phase == Phase.HELD ? Action.RETRIEVE : Action.SWAP);
-      actions.add(Action.JOIN);
+      if (!toConference) {
+        actions.add(Action.JOIN);
+      }
     }
     actions.add(Action.RECONNECT);
   }

@@ -8,15 +8,16 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
-import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
+import oficina.server.preferences.CallerIdChoice;
+import oficina.server.preferences.Preferences;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -28,14 +29,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/calls")
 class CallController {
-  private static final String DEVICE = "[A-Za-z0-9-]{1,40}";
+  static final String DEVICE = "[A-Za-z0-9-]{1,40}";
 
   private final Commands commands;
   private final OfficeData office;
+  private final Preferences preferences;
 
-  CallController(Commands commands, OfficeData office) {
+  CallController(Commands commands, OfficeData office, Preferences preferences) {
     this.commands = commands;
     this.office = office;
+    this.preferences = preferences;
   }
 
   /**
@@ -43,21 +46,12 @@ class CallController {
    *
    * @param to extension or number in any notation, or a text with a number in it
    * @param device the window that places it
-   * @param callerId what a called outsider is shown; the direct number when absent
+   * @param callerId what a called outsider is shown; what the person has chosen when absent
    */
   record NewCall(
       @NotNull @Size(max = 5_000) String to,
       @NotNull @Pattern(regexp = DEVICE) String device,
-      @Schema(nullable = true) Shown callerId) {}
-
-  /** Caller ID for one call. */
-  enum Shown {
-    /** The caller's own number. */
-    DIRECT,
-    /** The office's main number. */
-    OFFICE,
-    WITHHELD
-  }
+      @Schema(nullable = true) CallerIdChoice callerId) {}
 
   record Placed(String id) {}
 
@@ -79,7 +73,7 @@ class CallController {
             me.id(),
             new DeviceId(call.device()),
             office.plan().interpret(call.to()),
-            shown(me, call.callerId())));
+            preferences.callerId(me.id(), call.callerId())));
     return new Placed(id.value());
   }
 
@@ -139,17 +133,6 @@ class CallController {
     commands.carryOut(new Command.SendDigits(new CallId(id), me.id(), keys.digits()));
   }
 
-  /** Where to send a call. */
-  record Target(@NotNull @Size(max = 5_000) String to) {}
-
-  /**
-   * @param device the window that places the announcing call
-   */
-  record Announcing(
-      @NotNull @Size(max = 5_000) String to, @NotNull @Pattern(regexp = DEVICE) String device) {}
-
-  record OtherCall(@NotNull @Size(max = 40) String other) {}
-
   record Muting(boolean on) {}
 
   /**
@@ -166,110 +149,45 @@ class CallController {
     commands.carryOut(new Command.Mute(new CallId(id), me.id(), muting.on()));
   }
 
-  /** Send the other party on without speaking to the target first. */
-  @PostMapping("/{id}/put-through")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void putThrough(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody Target target) {
-    commands.carryOut(
-        new Command.PutThrough(
-            new CallId(id), me.id(), office.plan().interpret(target.to()), callerId(me)));
-  }
-
-  /** Send a ringing call on without answering it. */
-  @PostMapping("/{id}/deflect")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void deflect(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody Target target) {
-    commands.carryOut(
-        new Command.Deflect(
-            new CallId(id), me.id(), office.plan().interpret(target.to()), callerId(me)));
-  }
-
-  /** Take back a call that was sent on, as long as nobody has answered it. */
-  @PostMapping("/{id}/pull-back")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void pullBack(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody Answering answering) {
-    commands.carryOut(
-        new Command.PullBack(new CallId(id), me.id(), new DeviceId(answering.device())));
-  }
-
-  /** Hold the call and place another one to announce it. */
-  @PostMapping("/{id}/announce")
-  @ResponseStatus(HttpStatus.CREATED)
-  Placed announce(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody Announcing announcing) {
-    CallId announcement = new CallId(UUID.randomUUID().toString());
-    commands.carryOut(
-        new Command.Announce(
-            new CallId(id),
-            me.id(),
-            announcement,
-            new DeviceId(announcing.device()),
-            office.plan().interpret(announcing.to()),
-            callerId(me)));
-    return new Placed(announcement.value());
-  }
-
-  /** Connect the other parties of two calls in hand and leave both. */
-  @PostMapping("/{id}/hand-over")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void handOver(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody OtherCall with) {
-    commands.carryOut(new Command.HandOver(new CallId(id), me.id(), new CallId(with.other())));
-  }
-
-  /** Bring the other parties of two calls in hand together and stay. */
-  @PostMapping("/{id}/join")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void join(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody OtherCall with) {
-    commands.carryOut(new Command.Join(new CallId(id), me.id(), new CallId(with.other())));
-  }
-
-  /** End the announcing call and go back to the one it announces. */
-  @PostMapping("/{id}/reconnect")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void reconnect(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Reconnect(new CallId(id), me.id()));
-  }
-
   /** Take a call that rings at a colleague, or the one ringing longest in one's team. */
   @PostMapping("/pick-up")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void pickUp(@AuthenticationPrincipal Employee me, @Valid @RequestBody Taking taking) {
-    String team = office.person(me.id()).team();
     List<PersonId> from =
-        taking.person() != null
-            ? List.of(new PersonId(taking.person()))
-            : office.directory().people().stream()
-                .filter(person -> person.team().equals(team))
-                .map(Person::id)
-                .toList();
+        taking.person() == null
+            ? office.directory().teamOf(me.id())
+            : List.of(new PersonId(taking.person()));
     commands.carryOut(new Command.PickUp(me.id(), new DeviceId(taking.device()), from));
   }
 
-  private CallerId shown(Employee me, Shown wanted) {
-    if (wanted == Shown.WITHHELD) {
-      return CallerId.WITHHELD;
-    }
-    return wanted == Shown.OFFICE ? new CallerId(office.mainNumber()) : callerId(me);
+  /** Go on with the call on another of one's own devices. */
+  @PostMapping("/{id}/move-here")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void moveHere(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Answering answering) {
+    commands.carryOut(
+        new Command.MoveHere(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 
-  private CallerId callerId(Employee me) {
-    return new CallerId(office.callerIdOf(me.id()));
+  /**
+   * After a call that failed: be connected as soon as the colleague is free.
+   *
+   * @return identity of the wish
+   */
+  @PostMapping("/{id}/call-back")
+  @ResponseStatus(HttpStatus.CREATED)
+  Placed callBack(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    CallId request = new CallId(UUID.randomUUID().toString());
+    commands.carryOut(new Command.RequestCallBack(new CallId(id), me.id(), request));
+    return new Placed(request.value());
+  }
+
+  /** Wait for that colleague no longer. */
+  @DeleteMapping("/call-backs/{request}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void cancelCallBack(@AuthenticationPrincipal Employee me, @PathVariable String request) {
+    commands.carryOut(new Command.CancelCallBack(new CallId(request), me.id()));
   }
 }

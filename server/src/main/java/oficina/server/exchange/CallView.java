@@ -23,10 +23,13 @@ import oficina.server.people.PartyView;
  * @param muted whether the other party hears nothing of the owner
  * @param reminded whether it has been on hold too long
  * @param digits keys sent so far
- * @param announces the held call that this one is placed to announce
+ * @param announces the held call that this one is placed to announce, or was taken aside from
+ * @param aside whether it was taken aside from a conference
  * @param partner the active call with which this held one can be joined
  * @param otherHears what the party at the other end hears
- * @param members the others of a conference; empty in a call of two
+ * @param conference who else is in it; absent in a call of two
+ * @param slot where the owner has been parked; absent otherwise
+ * @param callBack whether the exchange rings because a colleague waited for is free
  * @param actions what can be done with it now
  */
 public record CallView(
@@ -47,8 +50,11 @@ public record CallView(
     @Schema(nullable = true) String device,
     String digits,
     @Schema(nullable = true) String announces,
+    boolean aside,
     @Schema(nullable = true) String partner,
-    List<String> members,
+    @Schema(nullable = true) ConferenceView conference,
+    @Schema(nullable = true) String slot,
+    boolean callBack,
     Listening.Sound otherHears,
     List<SegmentView> course,
     List<Action> actions) {
@@ -97,6 +103,11 @@ public record CallView(
     JOIN,
     RECONNECT,
     PULL_BACK,
+    PARK,
+    ADD,
+    MOVE_HERE,
+    CALL_BACK,
+    END_FOR_ALL,
     CLEAR
   }
 }

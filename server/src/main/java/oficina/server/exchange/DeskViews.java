@@ -45,7 +45,7 @@ class DeskViews {
   /** Publishes everybody's desk before the first event. */
   void start(ExchangeState state, CallRecords records) {
     List<PersonId> everybody = office.directory().people().stream().map(Person::id).toList();
-    feed.publish(of(everybody, state, records), List.of());
+    feed.publish(Batch.ofDesks(of(everybody, state, records), shelf(state)));
   }
 
   List<DeskView> of(Collection<PersonId> people, ExchangeState state, CallRecords records) {
@@ -65,9 +65,47 @@ class DeskViews {
           views.add(sentView(call, records.of(id), person));
         }
       }
-      desks.add(new DeskView(person, views, board(office.person(person), inHand)));
+      desks.add(
+          new DeskView(
+              person, views, callBacks(person, state), board(office.person(person), inHand)));
     }
     return desks;
+  }
+
+  /** All park slots, whoever looks. */
+  List<SlotView> shelf(ExchangeState state) {
+    return office.settings().parkSlots().stream()
+        .map(
+            slot -> new SlotView(slot.number(), slot.label(), waiting(state.inSlot(slot.number()))))
+        .toList();
+  }
+
+  private SlotView.Waiting waiting(Call call) {
+    if (call == null) {
+      return null;
+    }
+    Call.Parking parking = call.parked();
+    PersonId forWhom = parking.forWhom();
+    return new SlotView.Waiting(
+        call.id().value(),
+        parties.view(opposite(call, 0).party()),
+        forWhom == null ? null : office.person(forWhom).name(),
+        forWhom == null ? null : forWhom.value(),
+        office.person(parking.by()).name(),
+        parking.note(),
+        parking.since(),
+        parking.until());
+  }
+
+  /** The wishes of a person that do not ring at them right now. */
+  private List<CallBackView> callBacks(PersonId person, ExchangeState state) {
+    return state.callBacks().stream()
+        .filter(wish -> wish.by().equals(person) && !wish.ringing())
+        .map(
+            wish ->
+                new CallBackView(
+                    wish.request().value(), office.person(wish.on()).name(), wish.until()))
+        .toList();
   }
 
   private PersonView board(Person person, List<Call> inHand) {
@@ -122,8 +160,11 @@ class DeskViews {
         own.device() == null ? null : own.device().value(),
         record.digits(),
         announced == null ? null : announced.id().value(),
+        announced != null && aside(call, own),
         partner == null ? null : partner.id().value(),
-        members(call, own),
+        conference(call, own),
+        call.parked() == null || own.rings() ? null : call.parked().slot(),
+        own.rings() && placed,
         hears(call, opposite(call, own.leg())),
         record.course().stream().map(s -> SegmentView.of(s, person, parties)).toList(),
         Actions.of(call, own, phase, announced, partner));
@@ -152,8 +193,11 @@ class DeskViews {
         null,
         record.digits(),
         null,
+        false,
         null,
-        List.of(),
+        null,
+        null,
+        false,
         hears(call, opposite(call, 0)),
         course.stream().map(s -> SegmentView.of(s, person, parties)).toList(),
         toTarget ? List.of(CallView.Action.PULL_BACK) : List.of());
@@ -174,31 +218,45 @@ class DeskViews {
     return announced == null || announced.of(person) == null ? null : announced;
   }
 
+  /** Whether its owner brought the other party into it out of another call. */
+  private static boolean aside(Call call, Connection own) {
+    return call.connections().stream().anyMatch(c -> own.party().employee().equals(c.sentBy()));
+  }
+
   /** The other call in hand with which a held one could be joined: the one being spoken on. */
   private static Call partner(Call call, Connection own, ExchangeState state) {
-    if (own.state() != ConnectionState.HOLD || call.connections().size() != 2) {
+    if (own.state() != ConnectionState.HOLD || !call.conversation()) {
       return null;
     }
     PersonId person = own.party().employee();
     for (CallId id : state.inHand(person)) {
       Call other = state.call(id);
       boolean active = other.of(person).state() == ConnectionState.CONNECTED;
-      if (active && other.conversation() && other.connections().size() == 2) {
+      if (active && other.conversation() && other.sent() == null) {
         return other;
       }
     }
     return null;
   }
 
-  /** The others of a conference. */
-  private List<String> members(Call call, Connection own) {
-    List<Connection> there = call.connections().stream().filter(Connection::answered).toList();
-    return there.size() < 3
-        ? List.of()
-        : there.stream()
-            .filter(connection -> connection.leg() != own.leg())
-            .map(connection -> parties.name(connection.party()))
-            .toList();
+  /** The others of a conference; null in a call of two. */
+  private ConferenceView conference(Call call, Connection own) {
+    if (!call.conference()) {
+      return null;
+    }
+    return new ConferenceView(
+        own.party().employee().equals(call.starter()),
+        office.settings().conferenceLimit(),
+        call.connections().stream()
+            .filter(each -> each.leg() != own.leg() && each.answered())
+            .map(
+                each ->
+                    new ConferenceView.Member(
+                        each.leg(),
+                        parties.view(each.party()),
+                        each.muted(),
+                        each.state() == ConnectionState.HOLD))
+            .toList());
   }
 
   /** The first who has answered, but for this connection; null when nobody has. */
@@ -218,6 +276,9 @@ class DeskViews {
     if (opposite != null) {
       return parties.view(opposite.party());
     }
+    if (call.parked() != null && own.answered()) {
+      return parties.view(new Party.Employee(call.parked().by()));
+    }
     if (call.sent() != null && own.answered()) {
       return parties.view(call.sent().to()); // where it rings now
     }
@@ -231,11 +292,14 @@ class DeskViews {
     if (call.failure() != null) {
       return Phase.FAILED;
     }
+    if (own.state() == ConnectionState.HOLD && call.answered() != null) {
+      return Phase.HELD;
+    }
+    if (call.parked() != null) {
+      return Phase.WAITING;
+    }
     if (!call.conversation()) {
       return call.in(ConnectionState.ALERTING).isEmpty() ? Phase.DIALLING : Phase.CALLING;
-    }
-    if (own.state() == ConnectionState.HOLD) {
-      return Phase.HELD;
     }
     boolean heldByOthers =
         call.connections().stream()

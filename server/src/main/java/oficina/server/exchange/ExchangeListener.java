@@ -10,4 +10,7 @@ public interface ExchangeListener {
    * @param after the call as it is now; null when the event ended it
    */
   void happened(ExchangeEvent event, Call after);
+
+  /** A call that was in progress when the server stopped goes on. */
+  default void takenUp(Call call) {}
 }

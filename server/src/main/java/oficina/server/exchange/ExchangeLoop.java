@@ -3,6 +3,7 @@ package oficina.server.exchange;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,12 +16,15 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import oficina.core.call.CallId;
 import oficina.core.exchange.Call;
+import oficina.core.exchange.CallBack;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.exchange.ExchangeEvent;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
+import oficina.core.notices.Notice;
+import oficina.core.notices.Notices;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Office;
 import oficina.server.office.OfficeData;
@@ -72,6 +76,12 @@ public class ExchangeLoop implements SmartLifecycle {
     this.exchange =
         new Exchange(office.settings(), new Office(office.directory(), presence::reachable));
     clock.onMove(() -> inbox.add(() -> {}));
+    office.onChange(
+        () ->
+            inbox.add(
+                () ->
+                    exchange.office(
+                        office.settings(), new Office(office.directory(), presence::reachable))));
   }
 
   /** Must be called before the loop starts. */
@@ -124,16 +134,13 @@ public class ExchangeLoop implements SmartLifecycle {
     return exchange.state().call(id);
   }
 
-  /** Has the lamps of these people shown anew, their presence having changed. */
+  /** Has this person's lamp shown anew, their presence having changed. */
   public void presenceChanged(PersonId person) {
     inbox.add(
-        () ->
-            writer.add(
-                new Batch(
-                    List.of(),
-                    List.of(),
-                    views.of(Set.of(person), exchange.state(), records),
-                    () -> {})));
+        () -> {
+          writer.add(Batch.ofDesks(views.of(Set.of(person), exchange.state(), records), null));
+          run(new Command.Tick()); // somebody may have waited for them
+        });
   }
 
   @Override
@@ -150,6 +157,10 @@ public class ExchangeLoop implements SmartLifecycle {
       }
     }
     views.start(exchange.state(), records);
+    moveTo(clock.instant());
+    exchange.state().calls().stream()
+        .sorted(Comparator.comparing(Call::id))
+        .forEach(call -> listeners.forEach(listener -> listener.takenUp(call)));
     writer.start();
     Thread loop = new Thread(this::loop, "exchange");
     thread = loop;
@@ -235,18 +246,23 @@ public class ExchangeLoop implements SmartLifecycle {
     List<Part> parts = new ArrayList<>();
     List<Told> told = new ArrayList<>();
     Set<PersonId> touched = new LinkedHashSet<>();
+    List<Notice> notices = new ArrayList<>();
+    boolean shelf = false;
     for (ExchangeEvent event : accepted.events()) {
       Call before = exchange.state().call(event.call());
+      notices.addAll(Notices.of(event, exchange.state()));
+      touched.addAll(wishers());
       exchange.apply(event);
+      touched.addAll(wishers());
       Call after = exchange.state().call(event.call());
       parts.addAll(records.follow(event, after));
       entries.add(new JournalStore.Entry(++seq, event));
       told.add(new Told(event, after));
-      if (before != null) {
-        touched.addAll(before.employees());
-      }
-      if (after != null) {
-        touched.addAll(after.employees());
+      for (Call each : Arrays.asList(before, after)) {
+        if (each != null) {
+          touched.addAll(each.employees());
+          shelf |= each.parked() != null;
+        }
       }
     }
     parts.forEach(part -> touched.add(part.person()));
@@ -255,10 +271,17 @@ public class ExchangeLoop implements SmartLifecycle {
             entries,
             parts,
             views.of(touched, exchange.state(), records),
+            shelf ? views.shelf(exchange.state()) : null,
+            notices,
             () -> answer.complete(accepted)));
     for (Told each : told) {
       listeners.forEach(listener -> listener.happened(each.event(), each.after()));
     }
+  }
+
+  /** Who waits for a colleague to become free; few at any time. */
+  private List<PersonId> wishers() {
+    return exchange.state().callBacks().stream().map(CallBack::by).toList();
   }
 
   private record Told(ExchangeEvent event, Call after) {}

@@ -3,8 +3,6 @@ package oficina.server.exchange;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.exchange.ExchangeEvent;
-import oficina.core.exchange.ExchangeEvent.CallCleared;
-import oficina.core.exchange.ExchangeEvent.Originated;
 import oficina.core.history.Part;
 import oficina.server.history.HistoryStore;
 import oficina.server.json.EventJson;
@@ -44,15 +42,25 @@ public class JournalStore {
       String call = event.call().value();
       rows.add(
           new Object[] {
-            entry.seq(), call, event.at(), EventJson.type(event), EventJson.write(event)
+            entry.seq(),
+            call,
+            event.changesToo() == null ? null : event.changesToo().value(),
+            event.at(),
+            EventJson.type(event),
+            EventJson.write(event)
           });
-      if (event instanceof Originated) {
+      if (event.begins()) {
         begun.add(new Object[] {call});
-      } else if (event instanceof CallCleared) {
+      } else if (event.ends()) {
         ended.add(new Object[] {call});
       }
     }
-    batch("insert ignore into journal (seq, call_id, at, type, body) values (?, ?, ?, ?, ?)", rows);
+    batch(
+        """
+        insert ignore into journal (seq, call_id, other_call, at, type, body)
+        values (?, ?, ?, ?, ?, ?)
+        """,
+        rows);
     batch("insert ignore into open_call (call_id) values (?)", begun);
     batch("delete from open_call where call_id = ?", ended);
     history.write(parts);
@@ -64,11 +72,27 @@ public class JournalStore {
     }
   }
 
-  /** The events of all calls that have not ended, in order. */
+  /**
+   * The events of all calls and wishes that have not ended, in order, together with those of ended
+   * ones that they came from or that took a party out of them.
+   */
   public List<ExchangeEvent> unended() {
     return jdbc.query(
-        "select j.type, j.body from journal j join open_call o on o.call_id = j.call_id order by j.seq",
+        """
+        with recursive wanted as (
+          select call_id from open_call
+          union
+          select if(j.call_id = w.call_id, j.other_call, j.call_id)
+          from wanted w join journal j
+            on j.other_call is not null and (j.call_id = w.call_id or j.other_call = w.call_id))
+        select j.type, j.body from journal j join wanted w on w.call_id = j.call_id order by j.seq
+        """,
         (row, n) -> EventJson.read(row.getString("type"), row.getString("body")));
+  }
+
+  /** Asks the database whether it is there; throws what a write would. */
+  void ping() {
+    jdbc.queryForObject("select 1", Integer.class);
   }
 
   /** The place of the last event, 0 in an empty journal. */

@@ -22,7 +22,7 @@ import org.springframework.transaction.TransactionException;
 @Component
 class JournalWriter {
   private static final Logger LOG = LoggerFactory.getLogger(JournalWriter.class);
-  private static final long RETRY_NANOS = TimeUnit.SECONDS.toNanos(2);
+  private static final long RETRY_MS = 500;
 
   private final JournalStore journal;
   private final DeskFeed feed;
@@ -30,7 +30,9 @@ class JournalWriter {
   private final List<Batch> unwritten = new ArrayList<>();
   private volatile boolean running;
   private Thread thread;
-  private long retryAt;
+
+  /** Whether the database has answered since it was found away. */
+  private volatile boolean answersAgain;
 
   JournalWriter(JournalStore journal, DeskFeed feed) {
     this.journal = journal;
@@ -59,7 +61,7 @@ class JournalWriter {
         unwritten.addAll(waiting);
         write();
         for (Batch batch : waiting) {
-          feed.publish(batch.desks(), batch.parts());
+          feed.publish(batch);
           batch.confirm().run();
         }
       } catch (InterruptedException e) {
@@ -73,7 +75,7 @@ class JournalWriter {
 
   private void write() {
     boolean behind = feed.behind();
-    if (unwritten.isEmpty() || (behind && System.nanoTime() - retryAt < 0)) {
+    if (unwritten.isEmpty() || (behind && !answersAgain)) {
       return;
     }
     List<JournalStore.Entry> entries = new ArrayList<>();
@@ -96,7 +98,25 @@ class JournalWriter {
         LOG.warn("The database is away; events wait in memory: {}", e.getMessage());
         feed.behind(true);
       }
-      retryAt = System.nanoTime() + RETRY_NANOS;
+      answersAgain = false;
+      new Thread(this::awaitDatabase, "database-away").start();
+    }
+  }
+
+  /** Asks in a thread of its own: waiting for the database must not delay a single command. */
+  private void awaitDatabase() {
+    while (running && !answersAgain) {
+      try {
+        journal.ping();
+        answersAgain = true;
+      } catch (DataAccessException | TransactionException e) {
+        try {
+          Thread.sleep(RETRY_MS);
+        } catch (InterruptedException interrupted) {
+          Thread.currentThread().interrupt();
+          return;
+        }
+      }
     }
   }
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.StringJoiner;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.json.EventJson;
 import oficina.server.people.Parties;
@@ -72,17 +73,21 @@ public class HistoryStore {
             part.talked().toMillis(),
             part.held().toMillis(),
             EventJson.json().writeValueAsString(part),
-            search(part)
+            search(part),
+            Parties.key(part.other()),
+            part.line() instanceof Party.Members line ? line.id().value() : null,
+            part.result() == Part.Result.ANSWERED
           });
     }
     batch.batchUpdate(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
-          talked_ms, held_ms, body, search)
-        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+          talked_ms, held_ms, body, search, other_key, line_group, spoke)
+        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
-          body = values(body), search = values(search)
+          body = values(body), search = values(search), other_key = values(other_key),
+          spoke = values(spoke)
         """,
         rows);
   }
@@ -141,6 +146,47 @@ public class HistoryStore {
 
   private static String escape(String text) {
     return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+  }
+
+  /** A missed call that nobody has returned: the latest of all from the same number. */
+  record ToCallBack(Part last, int times) {}
+
+  /**
+   * Missed calls that have not been returned, own ones and those of these groups, oldest first. A
+   * number leaves the list as soon as anybody in the office has spoken with it; a colleague as soon
+   * as the person themselves has, or the group that was called.
+   */
+  List<ToCallBack> toCallBack(PersonId person, List<GroupId> groups, Instant notBefore, int limit) {
+    return jdbc.sql(
+            """
+            select h.body, found.times from history h join (
+            select min(began) as first, count(distinct call_id) as times, max(id) as last
+            from history missed
+            where (person_id = :person or line_group in (:groups))
+              and result like 'MISSED%' and other_key is not null and began >= :notBefore
+              and other_key <> :own
+              and not exists (
+                select 1 from history spoken
+                where spoken.other_key = missed.other_key and spoken.spoke
+                  and spoken.ended >= missed.began
+                  and (missed.other_key like '+%' or spoken.person_id = :person
+                    or spoken.line_group = missed.line_group))
+            group by other_key order by first limit :limit) found on found.last = h.id
+            order by found.first
+            """)
+        .param("person", person.value())
+        .param("own", "p" + person.value())
+        // An empty list is no SQL; no group has identity 0.
+        .param(
+            "groups", groups.isEmpty() ? List.of(0L) : groups.stream().map(GroupId::value).toList())
+        .param("notBefore", LocalDateTime.ofInstant(notBefore, ZoneOffset.UTC))
+        .param("limit", limit)
+        .query(
+            (row, n) ->
+                new ToCallBack(
+                    EventJson.json().readValue(row.getString("body"), Part.class),
+                    row.getInt("times")))
+        .list();
   }
 
   /** One of this person's entries; empty when it is not theirs. */

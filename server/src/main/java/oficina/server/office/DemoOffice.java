@@ -8,6 +8,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import oficina.core.exchange.ParkSlot;
 import oficina.server.office.OfficeStore.NewPerson;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -54,6 +56,11 @@ public class DemoOffice {
     store.set("access-code", "9");
     store.set("outside-lines", "8");
     store.set("front-desk", "1");
+    int slots = 0;
+    for (CSVRecord slot : read("park-slots.csv")) {
+      String label = Objects.requireNonNullElse(slot.get("label"), "");
+      store.addParkSlot(++slots, new ParkSlot(slot.get("number"), label));
+    }
     Map<String, Long> teams = new HashMap<>();
     int position = 0;
     for (CSVRecord team : read("teams.csv")) {

@@ -1,6 +1,8 @@
 package oficina.server.office;
 
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CopyOnWriteArrayList;
 import oficina.core.exchange.Settings;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
@@ -18,38 +20,33 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class OfficeData {
-  private final Directory directory;
+  private volatile Directory directory;
   private final PeopleFinder finder;
   private final DialPlan plan;
   private final Settings settings;
   private final PhoneNumber mainNumber;
   private final String name;
   private final Map<PersonId, StandIn> standIns;
+  private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
 
   OfficeData(OfficeStore store, DemoOffice demo) {
     demo.addToEmptyDatabase();
     Map<String, String> set = store.settings();
     directory = store.directory();
     finder = new PeopleFinder(directory.people());
+    int lines =
+        set.containsKey("outside-lines")
+            ? Integer.parseInt(set.get("outside-lines"))
+            : Settings.DEFAULT.outsideLines();
+    GroupId frontDesk =
+        set.containsKey("front-desk") ? new GroupId(Long.parseLong(set.get("front-desk"))) : null;
+    settings = Settings.DEFAULT.with(lines, frontDesk, store.parkSlots());
     plan =
         new DialPlan(
             new Region(set.getOrDefault("region", "GB")),
             set.getOrDefault("access-code", "9"),
-            directory::hasExtension,
+            digits -> directory.hasExtension(digits) || settings.isSlot(digits),
             directory.longestExtension());
-    Settings usual = Settings.DEFAULT;
-    int lines =
-        Integer.parseInt(set.getOrDefault("outside-lines", Integer.toString(usual.outsideLines())));
-    GroupId frontDesk =
-        set.containsKey("front-desk") ? new GroupId(Long.parseLong(set.get("front-desk"))) : null;
-    settings =
-        new Settings(
-            lines,
-            usual.callsInHand(),
-            usual.networkPatience(),
-            usual.holdReminder(),
-            frontDesk,
-            usual.toneTime());
     mainNumber = set.containsKey("main-number") ? new PhoneNumber(set.get("main-number")) : null;
     name = set.getOrDefault("office-name", "");
     standIns = store.standIns();
@@ -57,6 +54,19 @@ public class OfficeData {
 
   public Directory directory() {
     return directory;
+  }
+
+  /** Has further calls ring at this person, or not, while they have one in hand. */
+  public synchronized void callWaiting(PersonId id, boolean on) {
+    if (person(id).callWaiting() != on) {
+      directory = directory.replacing(person(id).withCallWaiting(on));
+      listeners.forEach(Runnable::run);
+    }
+  }
+
+  /** Has somebody told when the directory has changed. */
+  public void onChange(Runnable listener) {
+    listeners.add(listener);
   }
 
   public PeopleFinder finder() {

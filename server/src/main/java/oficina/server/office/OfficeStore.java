@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import oficina.core.exchange.ParkSlot;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
@@ -77,6 +78,19 @@ public class OfficeStore {
                   new PersonId(row.getLong("id")), StandIn.valueOf(row.getString("stand_in")));
             });
     return standIns;
+  }
+
+  /** Where calls can wait, in the order in which they are filled. */
+  List<ParkSlot> parkSlots() {
+    return jdbc.sql("select number, label from park_slot order by position")
+        .query((row, n) -> new ParkSlot(row.getString("number"), row.getString("label")))
+        .list();
+  }
+
+  void addParkSlot(int position, ParkSlot slot) {
+    jdbc.sql("insert into park_slot (number, label, position) values (?, ?, ?)")
+        .params(slot.number(), slot.label(), position)
+        .update();
   }
 
   /** All settings by name. */

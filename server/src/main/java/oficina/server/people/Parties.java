@@ -39,7 +39,21 @@ public class Parties {
     if (party instanceof Party.Outside outside) {
       return outside.number() == null ? PartyView.Kind.WITHHELD : PartyView.Kind.OUTSIDE;
     }
+    if (party instanceof Party.Slot) {
+      return PartyView.Kind.SLOT;
+    }
     return party instanceof Party.Emergency ? PartyView.Kind.EMERGENCY : PartyView.Kind.NOBODY;
+  }
+
+  /**
+   * What identifies them when one looks for calls with the same: an E.164 number, or {@code p} and
+   * a person's identity; null when there is no telling.
+   */
+  public static String key(Party party) {
+    if (party instanceof Party.Outside outside) {
+      return outside.number() == null ? null : outside.number().e164();
+    }
+    return party.employee() == null ? null : "p" + party.employee().value();
   }
 
   /** The name, or the number when there is no name, or nothing when there is neither. */
@@ -64,6 +78,9 @@ public class Parties {
     }
     if (party instanceof Party.Outside outside) {
       return outside.number() == null ? null : office.region().show(outside.number());
+    }
+    if (party instanceof Party.Slot slot) {
+      return slot.number();
     }
     return party instanceof Party.Emergency emergency
         ? emergency.digits()

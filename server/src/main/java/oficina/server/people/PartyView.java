@@ -25,6 +25,7 @@ public record PartyView(
     OUTSIDE,
     WITHHELD,
     EMERGENCY,
+    SLOT,
     NOBODY
   }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import oficina.core.call.Party;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
+import oficina.server.exchange.SlotView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -36,11 +37,13 @@ class FindController {
    *
    * @param people best first
    * @param group a group with the typed extension or a name that begins so
+   * @param slot the park slot with the typed number
    * @param dial how the text would be dialled; absent when it is no number
    */
   record Found(
       List<PersonView> people,
       @Schema(nullable = true) PartyView group,
+      @Schema(nullable = true) SlotView slot,
       @Schema(nullable = true) Dial dial) {}
 
   /**
@@ -71,7 +74,8 @@ class FindController {
         office.finder().find(wanted, MOST).stream()
             .map(person -> pushes.person(person.id()))
             .toList();
-    return new Found(people, group(wanted), dial(text, dialled, me.id()));
+    return new Found(
+        people, group(wanted), pushes.slot(wanted.strip()), dial(text, dialled, me.id()));
   }
 
   private PartyView group(String text) {

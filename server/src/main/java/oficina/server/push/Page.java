@@ -33,8 +33,10 @@ final class Page {
   enum Topic {
     EVERYTHING,
     CALLS,
+    SHELF,
     PEOPLE,
     HISTORY,
+    WORKLIST,
     OUTSIDE,
     SERVICE
   }

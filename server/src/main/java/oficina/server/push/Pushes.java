@@ -4,13 +4,15 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import oficina.core.history.Part;
 import oficina.core.people.PersonId;
-import oficina.server.exchange.CallView;
+import oficina.server.exchange.Batch;
 import oficina.server.exchange.DeskFeed;
 import oficina.server.exchange.DeskView;
+import oficina.server.exchange.SlotView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.PersonView;
 import oficina.server.push.Page.Topic;
@@ -24,12 +26,14 @@ public class Pushes implements DeskFeed {
   private final OfficeData office;
   private final MovableClock clock;
   private final JsonMapper json;
-  private final MissedNotices notices;
+  private final NoticeViews notices;
   private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
   private final Set<Page> pages = ConcurrentHashMap.newKeySet();
+  private final String run = UUID.randomUUID().toString();
+  private volatile List<SlotView> shelf = List.of();
   private volatile boolean behind;
 
-  Pushes(OfficeData office, MovableClock clock, JsonMapper json, MissedNotices notices) {
+  Pushes(OfficeData office, MovableClock clock, JsonMapper json, NoticeViews notices) {
     this.office = office;
     this.clock = clock;
     this.json = json;
@@ -38,22 +42,34 @@ public class Pushes implements DeskFeed {
   }
 
   @Override
-  public void publish(List<DeskView> changed, List<Part> parts) {
-    for (DeskView desk : changed) {
+  public void publish(Batch batch) {
+    for (DeskView desk : batch.desks()) {
       DeskView before = desks.put(desk.person(), desk);
-      if (before == null || !before.calls().equals(desk.calls())) {
+      if (before == null
+          || !before.calls().equals(desk.calls())
+          || !before.callBacks().equals(desk.callBacks())) {
         tell(desk.person(), Topic.CALLS);
       }
       if (before == null || !before.board().equals(desk.board())) {
         pages.forEach(page -> page.tellOf(desk.person()));
       }
     }
-    for (Part part : parts) {
+    if (batch.shelf() != null) {
+      shelf = batch.shelf();
+      tell(page -> true, Topic.SHELF);
+    }
+    for (oficina.core.notices.Notice notice : batch.notices()) {
+      tell(notice.to(), notices.of(notice));
+    }
+    for (Part part : batch.parts()) {
       tell(part.person(), Topic.HISTORY);
       Notice notice = notices.of(part);
       if (notice != null) {
-        pagesOf(part.person()).forEach(page -> page.tell(notice));
+        tell(part.person(), notice);
       }
+    }
+    if (!batch.parts().isEmpty()) {
+      tell(page -> true, Topic.WORKLIST);
     }
   }
 
@@ -92,8 +108,8 @@ public class Pushes implements DeskFeed {
     return pages.stream().filter(page -> httpSession.equals(page.httpSession())).toList();
   }
 
-  private List<Page> pagesOf(PersonId person) {
-    return pages.stream().filter(page -> page.person().equals(person)).toList();
+  private void tell(PersonId person, Notice notice) {
+    pages.stream().filter(page -> page.person().equals(person)).forEach(page -> page.tell(notice));
   }
 
   private void tell(PersonId person, Topic topic) {
@@ -105,26 +121,40 @@ public class Pushes implements DeskFeed {
   }
 
   String write(Page.Changes changes) {
-    boolean all = changes.topics().contains(Topic.EVERYTHING);
+    Set<Topic> topics = changes.topics();
+    boolean all = topics.contains(Topic.EVERYTHING);
+    boolean callsToo = all || topics.contains(Topic.CALLS);
+    DeskView desk = desks.get(changes.page().person());
     return json.writeValueAsString(
         new Push(
             clock.instant(),
-            all || changes.topics().contains(Topic.CALLS) ? calls(changes.page().person()) : null,
+            run,
+            callsToo ? desk.calls() : null,
+            callsToo ? desk.callBacks() : null,
+            all || topics.contains(Topic.SHELF) ? shelf : null,
             all ? people() : changes.people().isEmpty() ? null : people(changes.people()),
-            all || changes.topics().contains(Topic.HISTORY),
-            all || changes.topics().contains(Topic.OUTSIDE),
+            all || topics.contains(Topic.HISTORY),
+            all || topics.contains(Topic.WORKLIST),
+            all || topics.contains(Topic.OUTSIDE),
             behind,
             changes.notices()));
   }
 
   /** Everything this person's page shows of calls and people. */
   Push whole(PersonId person) {
-    return new Push(clock.instant(), calls(person), people(), true, true, behind, List.of());
-  }
-
-  private List<CallView> calls(PersonId person) {
     DeskView desk = desks.get(person);
-    return desk == null ? List.of() : desk.calls();
+    return new Push(
+        clock.instant(),
+        run,
+        desk.calls(),
+        desk.callBacks(),
+        shelf,
+        people(),
+        true,
+        true,
+        true,
+        behind,
+        List.of());
   }
 
   /** The people board, in the order of the directory. */
@@ -135,6 +165,11 @@ public class Pushes implements DeskFeed {
   /** The state of one person. */
   public PersonView person(PersonId id) {
     return desks.get(id).board();
+  }
+
+  /** The park slot of this number, or null. */
+  SlotView slot(String number) {
+    return shelf.stream().filter(each -> each.slot().equals(number)).findFirst().orElse(null);
   }
 
   private List<PersonView> people(Collection<PersonId> ids) {

@@ -2,6 +2,7 @@ package oficina.server.standins;
 
 import oficina.core.call.Party;
 import oficina.core.exchange.Call;
+import oficina.core.exchange.Connection;
 import oficina.core.exchange.ExchangeEvent;
 import oficina.core.exchange.ExchangeEvent.ConnectionCleared;
 import oficina.core.exchange.ExchangeEvent.Delivered;
@@ -32,6 +33,15 @@ record NetworkPort(OutsideNetwork network) implements ExchangeListener {
         network.answered(e.call());
       } else if (event instanceof Failed e) {
         network.refused(e.call(), e.cause());
+      }
+    }
+  }
+
+  @Override
+  public void takenUp(Call call) {
+    for (Connection connection : call.connections()) {
+      if (connection.party().usesOutsideLine()) {
+        network.takenUp(call, connection);
       }
     }
   }

@@ -12,7 +12,10 @@ import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.exchange.Call;
 import oficina.core.exchange.Command;
+import oficina.core.exchange.Connection;
+import oficina.core.exchange.ConnectionState;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
@@ -29,6 +32,7 @@ final class NetworkStandIn implements OutsideNetwork {
   private static final int CALLER = 1;
 
   private static final Duration SET_UP = Duration.ofMillis(700);
+  private static final Duration USUAL_TALK = Duration.ofSeconds(40);
   private static final Duration EMERGENCY_ANSWERS = Duration.ofSeconds(2);
 
   private final ExchangeLoop loop;
@@ -117,11 +121,8 @@ final class NetworkStandIn implements OutsideNetwork {
     }
     outside.become(State.TALKING, loop.now());
     changed(outside.subscriber);
-    Subscriber subscriber = subscribers.get(outside.subscriber);
-    if (!played(outside.subscriber) && subscriber != null) {
-      Duration talks =
-          subscriber.talksFor().isZero() ? Duration.ofSeconds(40) : subscriber.talksFor();
-      loop.later(talks, () -> hangsUpByItself(outside));
+    if (!played(outside.subscriber)) {
+      talksOn(outside, subscribers.get(outside.subscriber));
     }
   }
 
@@ -160,6 +161,35 @@ final class NetworkStandIn implements OutsideNetwork {
       outside.call = to;
       outside.leg = toLeg;
     }
+  }
+
+  @Override
+  public void takenUp(Call call, Connection party) {
+    boolean emergency = party.party() instanceof Party.Emergency;
+    if (emergency || party.state() == ConnectionState.INITIATED) {
+      setUp(call.id(), party.leg(), party.party(), call.callerId().number());
+      return;
+    }
+    PhoneNumber number = ((Party.Outside) party.party()).number();
+    boolean incoming = party.leg() != CALLER || call.caller().employee() != null;
+    OutsideCall outside =
+        new OutsideCall(call.id(), party.leg(), number, null, incoming, loop.now());
+    calls.add(outside);
+    Subscriber subscriber = subscribers.get(number);
+    if (party.rings()) {
+      if (subscriber != null && subscriber.habit() != Habit.NO_ANSWER) {
+        loop.later(subscriber.answersAfter(), () -> answersByItself(outside, subscriber));
+      }
+    } else if (call.answered() != null) {
+      outside.become(State.TALKING, loop.now());
+      talksOn(outside, subscriber);
+    }
+  }
+
+  /** Whoever nobody plays says what they have to say, and hangs up. */
+  private void talksOn(OutsideCall outside, Subscriber subscriber) {
+    boolean silent = subscriber == null || subscriber.talksFor().isZero();
+    loop.later(silent ? USUAL_TALK : subscriber.talksFor(), () -> hangsUpByItself(outside));
   }
 
   @Override

@@ -3,6 +3,8 @@ package oficina.server.standins;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.exchange.Call;
+import oficina.core.exchange.Connection;
 import oficina.core.numbers.PhoneNumber;
 
 /**
@@ -32,6 +34,9 @@ interface OutsideNetwork {
 
   /** The office has made this party part of another call. */
   void moved(CallId from, int fromLeg, CallId to, int toLeg);
+
+  /** The office's exchange has been away for a moment; this party's call goes on. */
+  void takenUp(Call call, Connection party);
 
   /** The office has let go of this party. */
   void released(CallId call, int leg);

@@ -61,6 +61,8 @@ class JournalWriterTest {
             List.of(new JournalStore.Entry(seq, event)),
             List.of(),
             List.of(),
+            null,
+            List.of(),
             confirmed::countDown));
     return confirmed;
   }

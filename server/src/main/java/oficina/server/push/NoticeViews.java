@@ -1,21 +1,41 @@
 package oficina.server.push;
 
+import java.util.HashMap;
 import java.util.Map;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.server.people.Parties;
 import org.springframework.stereotype.Component;
 
-/** Chooses what a person is told when a call ended without them. */
+/** What people are told once, ready for their pages. */
 @Component
-class MissedNotices {
+class NoticeViews {
   private final Parties parties;
 
-  MissedNotices(Parties parties) {
+  NoticeViews(Parties parties) {
     this.parties = parties;
   }
 
-  /** The notice, or null when there is nothing to say, or it has been said when the part ended. */
+  /** The notice as a page shows it. */
+  Notice of(oficina.core.notices.Notice notice) {
+    Map<String, String> about = new HashMap<>();
+    about.put("name", parties.name(notice.about()));
+    if (notice.by() != null) {
+      about.put("person", parties.name(new Party.Employee(notice.by())));
+    }
+    if (notice.slot() != null) {
+      about.put("slot", notice.slot());
+    }
+    if (notice.waited() != null) {
+      about.put("waited", Long.toString(notice.waited().toMillis()));
+    }
+    return new Notice(notice.what().name(), about);
+  }
+
+  /**
+   * What to say when a call ended without somebody; null when there is nothing to say, or it has
+   * been said when the part ended.
+   */
   Notice of(Part part) {
     if (part.callOver()) {
       return null;

@@ -1,0 +1,21 @@
+package oficina.server.preferences;
+
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+
+/**
+ * What a person has chosen for their calls.
+ *
+ * @param callWaiting whether further calls ring while one is in hand
+ * @param callerId what called outsiders are shown unless another choice is made for a call
+ * @param hiddenSlots numbers of the park slots they do not want to see
+ */
+public record Preference(
+    boolean callWaiting,
+    @NotNull CallerIdChoice callerId,
+    @NotNull @Size(max = 50) List<@Size(max = 8) String> hiddenSlots) {
+  public Preference {
+    hiddenSlots = hiddenSlots == null ? null : List.copyOf(hiddenSlots);
+  }
+}
