@@ -1,4 +1,5 @@
-// Makes the sounds that ship with the pages: a soft two-note ring and the short tone of a waiting call.
+// Makes the sounds that ship with the pages: a soft two-note ring, the short tone of a waiting call,
+// and the two rising notes when somebody enters a conference.
 import { writeFileSync } from 'node:fs';
 
 const RATE = 16000;
@@ -54,3 +55,8 @@ const waiting = new Float64Array(RATE * 4);
 note(waiting, 0, 440, 0.5, 0.25);
 note(waiting, 0.25, 440, 0.5, 0.25);
 write('waiting.wav', waiting);
+
+const entry = new Float64Array(RATE * 0.6);
+note(entry, 0, 587.33, 0.3, 0.22);
+note(entry, 0.14, 880, 0.45, 0.22);
+write('entry.wav', entry);

@@ -1,6 +1,8 @@
 /** Short names for the shapes the server describes. */
 export type {
+  SchemaCallBackView as CallBackView,
   SchemaCallView as CallView,
+  SchemaConferenceView as ConferenceView,
   SchemaDial as Dial,
   SchemaFound as Found,
   SchemaHistoryEntry as HistoryEntry,
@@ -12,7 +14,10 @@ export type {
   SchemaOutsideCallView as OutsideCallView,
   SchemaPartyView as PartyView,
   SchemaPersonView as PersonView,
+  SchemaPreference as Preference,
   SchemaPush as Push,
   SchemaSegmentView as SegmentView,
+  SchemaSlotView as SlotView,
   SchemaSubscriberView as SubscriberView,
+  SchemaToCallBack as ToCallBack,
 } from './schema';

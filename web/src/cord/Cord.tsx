@@ -17,8 +17,8 @@ export function Cord({ course, now, words = false, whole = false }: Props) {
   const { t } = useTranslation();
   const { all, length } = stretches(course, now);
   const word = ({ segment }: Stretch) =>
-    segment.mine || segment.kind !== 'TALKING'
-      ? t(`cord.${segment.kind}`)
+    segment.mine || !['TALKING', 'CONFERENCE'].includes(segment.kind)
+      ? t(`cord.${segment.kind}`, { who: segment.who.join(', ') })
       : t('cord.others', { who: segment.who.join(', ') });
 
   return (

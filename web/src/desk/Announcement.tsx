@@ -18,21 +18,25 @@ export function Announcement({ call, caller }: Props) {
   const { t } = useTranslation();
   const now = useNow();
   const target = nameOf(call.other, t('party.withheld'));
-  const name = nameOf(caller.other, t('party.withheld'));
+  const room = caller.conference
+    ? caller.conference.members.map((each) => nameOf(each.who, t('party.withheld'))).join(', ')
+    : '';
+  const name = room ? t('conference.the') : nameOf(caller.other, t('party.withheld'));
+  const about = t(call.aside ? 'how.aside' : room ? 'how.adding' : 'how.announcing', { name });
   const present = clockTime(now - Date.parse(call.since));
   const waiting = clockTime(now - Date.parse(caller.since));
   const words: Partial<Record<CallView['actions'][number], string>> = {
     HAND_OVER: t('action.HAND_OVER_TO', { name: target }),
     RECONNECT: t('action.RECONNECT', { name }),
     RETRIEVE: t('action.RETRIEVE_TO', { name: target }),
+    ...(call.aside || room
+      ? { JOIN: t(call.aside ? 'action.BRING_BACK' : 'action.LET_IN', { name: target }) }
+      : {}),
   };
-  const last = call.actions.indexOf('RECONNECT');
+  const last = call.actions.length - 1;
 
   return (
-    <article
-      aria-label={t('how.announcing', { name })}
-      className="sheet border-primary relative overflow-hidden pl-6"
-    >
+    <article aria-label={about} className="sheet border-primary relative overflow-hidden pl-6">
       <span className="bound absolute inset-y-0 left-0 w-2" aria-hidden="true" />
       <div className="flex items-start gap-4 pt-3 pr-4">
         <div className="min-w-0 flex-1">
@@ -44,7 +48,7 @@ export function Announcement({ call, caller }: Props) {
                 .join(' · ')}
             </span>
           </h3>
-          <p className="quiet">{t('how.announcing', { name })}</p>
+          <p className="quiet">{about}</p>
         </div>
         <p className="text-right">
           <span className="block text-2xl leading-tight font-bold">
@@ -62,14 +66,16 @@ export function Announcement({ call, caller }: Props) {
       </div>
       <div className="border-base-300 mt-3 mr-4 border-t border-dashed pt-2">
         <div className="flex flex-wrap items-baseline gap-x-4">
-          <h4 className="flex-1 font-bold">{name}</h4>
+          <h4 className="flex-1 font-bold">
+            {name} <span className="quiet font-normal">{room}</span>
+          </h4>
           <p>
             {caller.phase === 'HELD'
-              ? t('how.waiting', { time: waiting })
+              ? t(room ? 'how.goesOn' : 'how.waiting', { time: waiting })
               : t(`phase.${caller.phase}`, { time: waiting })}
             <span className="quiet">
               {t('phase.of', { time: clockTime(now - Date.parse(caller.began)) })}
-              {caller.phase === 'HELD' && ` · ${t(`hears.${caller.otherHears}`)}`}
+              {caller.phase === 'HELD' && !room && ` · ${t(`hears.${caller.otherHears}`)}`}
             </span>
           </p>
         </div>

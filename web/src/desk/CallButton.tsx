@@ -11,15 +11,20 @@ import {
   IconPhoneOff,
   IconPhoneX,
   IconPlayerPause,
+  IconParking,
+  IconPhoneDone,
   IconPlayerPlay,
+  IconTransferIn,
+  IconUserPlus,
   type Icon,
 } from '@tabler/icons-react';
 import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { KEY_OF, meant } from '../frame/callKeys';
+import { keyOf, meant } from '../frame/callKeys';
 import { serve, useCalls, useOnce, type Action } from '../live/calls';
 import { KeyCap } from '../frame/KeyCap';
+import { useLive } from '../live/store';
 
 const ICON: Partial<Record<Action, Icon>> = {
   ANSWER: IconPhone,
@@ -37,6 +42,11 @@ const ICON: Partial<Record<Action, Icon>> = {
   JOIN: IconArrowMerge,
   RECONNECT: IconArrowBackUp,
   PULL_BACK: IconArrowBackUp,
+  PARK: IconParking,
+  ADD: IconUserPlus,
+  MOVE_HERE: IconTransferIn,
+  CALL_BACK: IconPhoneDone,
+  END_FOR_ALL: IconPhoneOff,
 };
 
 const LOOK: Partial<Record<Action, string>> = {
@@ -44,6 +54,8 @@ const LOOK: Partial<Record<Action, string>> = {
   CLEAR: 'btn-error',
   UNMUTE: 'btn-warning',
   PULL_BACK: 'btn-primary',
+  MOVE_HERE: 'btn-primary',
+  CALL_BACK: 'btn-primary',
 };
 
 interface Props {
@@ -60,8 +72,8 @@ export function CallButton({ call, action, word, main = false }: Props) {
   const calls = useCalls();
   const { run, busy } = useOnce(useCallback(() => serve(call, action), [call, action]));
   const Icon = ICON[action];
-  const usual = action === 'CLEAR' && call.phase === 'FAILED' ? 'action.CLOSE' : `action.${action}`;
-  const key = action === 'UNMUTE' ? KEY_OF.MUTE : KEY_OF[action];
+  const chosen = useLive((live) => live.chosen);
+  const key = keyOf(call, action);
   return (
     <button
       type="button"
@@ -72,8 +84,18 @@ export function CallButton({ call, action, word, main = false }: Props) {
       onClick={() => void run()}
     >
       {Icon && <Icon size={18} aria-hidden="true" />}
-      {word ?? t(usual)}
-      {key && meant(calls, action)?.id === call.id && <KeyCap name={key} />}
+      {word ?? t(usualWord(call, action))}
+      {key && meant(calls, action, chosen, key)?.id === call.id && <KeyCap name={key} />}
     </button>
   );
+}
+
+function usualWord(call: CallView, action: Action): string {
+  if (action === 'CLEAR' && call.phase === 'FAILED') {
+    return 'action.CLOSE';
+  }
+  if (action === 'CLEAR' && call.conference) {
+    return 'action.LEAVE';
+  }
+  return `action.${action}`;
 }

@@ -1,17 +1,17 @@
-import { useCallback, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { Cord } from '../cord/Cord';
-import { useKeys } from '../frame/keys';
-import { nameOf, sendDigits } from '../live/calls';
-import { device } from '../live/device';
+import { nameOf } from '../live/calls';
 import { useNow } from '../live/now';
 import { useLive } from '../live/store';
+import { ParkPanel } from '../park/ParkPanel';
 import { clockTime } from '../words/time';
-import { CallButton } from './CallButton';
-import { Keypad } from './Keypad';
+import { CallButtons } from './CallButtons';
+import { useCallDrag, useDrop } from './drag';
+import { howItCame } from './howItCame';
+import { KeysPanel } from './KeysPanel';
+import { Members } from './Members';
 import { TargetPicker } from './TargetPicker';
-import { KeyCap } from '../frame/KeyCap';
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -29,171 +29,118 @@ const LOOK: Record<CallView['phase'], string> = {
 export function CallStrip({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const now = useNow();
-  const keys = call.actions.includes('DIGITS');
   const keypad = useLive((live) => live.keypadFor === call.id);
-  const toggle = useCallback(
-    () => useLive.setState({ keypadFor: keypad ? '' : call.id }),
-    [keypad, call.id],
-  );
+  const panel = useLive((live) => (live.panel?.call === call.id ? live.panel.what : ''));
+  const chosen = useLive((live) => live.chosen === call.id);
+  const { setNode: setDragNode, handlers } = useCallDrag(call);
+  const { setNode: setDropNode, over } = useDrop({ kind: 'call', call });
   /** Whether the buttons stand beside the name, where they are near at hand. */
   const beside = ['RINGING', 'HELD', 'SENT'].includes(call.phase);
-  const picking = useLive((live) => live.pickerFor === call.id);
-  const whole = now - Date.parse(call.began);
-  const present = now - Date.parse(call.since);
-  const held = call.heldBefore + (call.phase === 'HELD' || call.phase === 'WAITING' ? present : 0);
+  const compact = call.phase === 'HELD' || call.phase === 'SENT';
   const name = nameOf(call.other, t('party.withheld'));
-  const details = [
-    call.other.place,
-    call.other.name === call.other.number ? '' : call.other.number,
-  ];
-
+  const title = call.conference
+    ? t('conference.title', {
+        names: call.conference.members
+          .map((each) => nameOf(each.who, t('party.withheld')))
+          .join(', '),
+      })
+    : name;
+  const details = call.conference
+    ? []
+    : [call.other.place, call.other.name === call.other.number ? '' : call.other.number];
   const state =
     call.phase === 'FAILED'
       ? t(`failure.${call.failure}`, { name })
-      : t(`phase.${call.phase}`, { time: clockTime(present) });
+      : t(`phase.${call.phase}`, { time: clockTime(now - Date.parse(call.since)) });
 
   return (
-    <article aria-label={name} className={`sheet px-4 py-3 ${LOOK[call.phase]}`}>
+    <article
+      ref={(node) => {
+        setDragNode(node);
+        setDropNode(node);
+      }}
+      aria-label={call.conference ? t('conference.name') : name}
+      aria-current={chosen || undefined}
+      className={`sheet relative px-4 ${compact ? 'py-2' : 'py-3'} ${LOOK[call.phase]} ${chosen ? 'chosen-strip' : ''} ${over ? 'drop-here' : ''}`}
+      {...handlers}
+    >
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-        <div className="min-w-0 flex-1 basis-44 sm:basis-64">
+        <div className="min-w-0 flex-1 basis-44 sm:basis-56">
           <h3 className="flex flex-wrap items-baseline gap-x-2">
-            <span className="text-lg leading-snug font-bold break-words">{name}</span>
+            <span className="text-lg leading-snug font-bold break-words">{title}</span>
             <span className="quiet">{details.filter(Boolean).join(' · ')}</span>
           </h3>
-          <p className="quiet">{howItCame(call, name, t)}</p>
+          <p className={`quiet ${compact ? 'text-sm' : ''}`}>{howItCame(call, name, t)}</p>
         </div>
-        {call.phase === 'RINGING' && <Buttons call={call} />}
-        {(call.phase === 'HELD' || call.phase === 'SENT') && (
-          <>
-            <p className="pt-1.5">
-              {call.reminded && call.phase === 'HELD' && (
-                <strong className="bg-warning text-warning-content mr-2 rounded px-1.5 py-0.5">
-                  {t('phase.tooLong')}
-                </strong>
-              )}
-              {state}
-              <span className="quiet">{t('phase.of', { time: clockTime(whole) })}</span>
-            </p>
-            <Buttons call={call} />
-          </>
-        )}
-        {!beside && (
-          <p className="text-right">
-            {call.muted && (
-              <strong className="bg-warning text-warning-content mr-3 rounded px-1.5 py-0.5">
-                {t('phase.muted')}
-              </strong>
-            )}
-            <span className="text-2xl leading-tight font-bold">{clockTime(whole)}</span>
-            <br />
-            <span className={call.phase === 'FAILED' ? 'text-error font-semibold' : 'quiet'}>
-              {state}
-              {held > 0 &&
-                call.phase === 'TALKING' &&
-                t('phase.heldBefore', { time: clockTime(held) })}
-            </span>
-          </p>
-        )}
+        {compact && <Waiting call={call} state={state} now={now} />}
+        {beside && <CallButtons call={call} wide={false} />}
+        {!beside && <Times call={call} state={state} now={now} />}
       </div>
-      <div className="mt-2 flex items-start gap-4">
+      <div className={`flex items-start gap-4 ${compact ? 'mt-1' : 'mt-2'}`}>
         <div className="min-w-0 flex-1">
           <Cord course={call.course} now={now} words={!beside} />
         </div>
         {call.phase === 'RINGING' && <p className="shrink-0 font-semibold">{state}</p>}
       </div>
+      {call.conference && <Members call={call} conference={call.conference} />}
       {!beside && (
-        <div className="mt-2 flex flex-wrap items-center gap-2">
-          <Buttons call={call} keypad={keys ? { open: keypad, toggle } : undefined} />
+        <div className="mt-2">
+          <CallButtons call={call} wide />
         </div>
       )}
-      {keys && keypad && <KeysPanel call={call} />}
-      {picking && <TargetPicker call={call} />}
+      {call.actions.includes('DIGITS') && keypad && <KeysPanel call={call} />}
+      {panel === 'PARK' && <ParkPanel call={call} />}
+      {(panel === 'TRANSFER' || panel === 'ADD') && (
+        <TargetPicker key={panel} call={call} adding={panel === 'ADD'} />
+      )}
     </article>
   );
 }
 
-function KeysPanel({ call }: { call: CallView }) {
-  const { t } = useTranslation();
-  const press = useMemo(() => (digit: string) => void sendDigits(call, digit), [call]);
-  useKeys(
-    useMemo(() => [...'0123456789*#'].map((key) => ({ key, run: () => press(key) })), [press]),
-  );
-  return (
-    <div className="mt-3 flex items-start gap-4">
-      <Keypad onPress={press} />
-      <p>
-        <span className="quiet block">{t('keypad.sent')}</span>
-        <output className="text-lg font-semibold break-all">
-          {call.digits.replaceAll('p', ' ')}
-        </output>
-      </p>
-    </div>
-  );
-}
-
-interface ButtonsProps {
+interface TimesProps {
   call: CallView;
-  keypad?: { open: boolean; toggle: () => void };
+  state: string;
+  now: number;
 }
 
-function Buttons({ call, keypad }: ButtonsProps) {
+/** How long somebody has waited, in the row of the name. */
+function Waiting({ call, state, now }: TimesProps) {
   const { t } = useTranslation();
-  const toggle = keypad?.toggle;
-  useKeys(useMemo(() => (toggle ? [{ key: 'k', run: toggle }] : []), [toggle]));
-  const early = call.actions.filter((action) => action !== 'CLEAR' && action !== 'DIGITS');
   return (
-    <div
-      className={`flex flex-wrap gap-2 ${['RINGING', 'HELD', 'SENT'].includes(call.phase) ? '' : 'w-full'}`}
-    >
-      {early.map((action) => (
-        <CallButton key={action} call={call} action={action} />
-      ))}
-      {keypad && (
-        <button
-          type="button"
-          className="btn btn-plain"
-          aria-expanded={keypad.open}
-          aria-keyshortcuts="K"
-          onClick={keypad.toggle}
-        >
-          {t('action.KEYS')} <KeyCap name="K" />
-        </button>
+    <p className="pt-1.5">
+      {call.reminded && call.phase === 'HELD' && (
+        <strong className="bg-warning text-warning-content mr-2 rounded px-1.5 py-0.5">
+          {t('phase.tooLong')}
+        </strong>
       )}
-      {call.actions.includes('CLEAR') && (
-        <span className="ml-auto">
-          <CallButton call={call} action="CLEAR" />
-        </span>
-      )}
-    </div>
+      {state}
+      <span className="quiet">
+        {t('phase.of', { time: clockTime(now - Date.parse(call.began)) })}
+      </span>
+    </p>
   );
 }
 
-type Translate = ReturnType<typeof useTranslation>['t'];
-
-/** On which line and from whom it came, who hears what, and on which of my windows it is. */
-function howItCame(call: CallView, name: string, t: Translate): string {
-  if (call.returned) {
-    const about = { why: t(`why.${call.returned.why}`), from: call.returned.from, name };
-    return t(call.returned.mine ? 'how.back' : 'how.backElse', about);
-  }
-  if (call.phase === 'SENT') {
-    return [t('how.sentTo', { name: call.line }), hears(call, t)].join(' · ');
-  }
-  const line = call.line ? t('how.line', { line: call.line }) : t('how.own');
-  const others = call.device && call.device !== device;
-  return [
-    call.members.length > 0 && t('how.conference', { names: call.members.join(', ') }),
-    call.direction === 'PLACED' ? t('how.placed') : line,
-    call.sentBy && t('how.sentBy', { name: call.sentBy }),
-    ['HELD', 'TALKING'].includes(call.phase) && hears(call, t),
-    call.silenced && t('how.silenced'),
-    others && t(call.device === 'stand-in' ? 'how.standIn' : 'how.otherWindow'),
-  ]
-    .filter(Boolean)
-    .join(' · ');
-}
-
-/** What the other end hears, unless it is simply me. */
-function hears(call: CallView, t: Translate): string {
-  return call.otherHears === 'SPEECH' ? '' : t(`hears.${call.otherHears}`);
+/** The time of the whole call, large, with that of the present state and of all holds. */
+function Times({ call, state, now }: TimesProps) {
+  const { t } = useTranslation();
+  const present = now - Date.parse(call.since);
+  const held = call.heldBefore + (call.phase === 'WAITING' ? present : 0);
+  return (
+    <p className="text-right">
+      {call.muted && (
+        <strong className="bg-warning text-warning-content mr-3 rounded px-1.5 py-0.5">
+          {t('phase.muted')}
+        </strong>
+      )}
+      <span className="text-2xl leading-tight font-bold">
+        {clockTime(now - Date.parse(call.began))}
+      </span>
+      <br />
+      <span className={call.phase === 'FAILED' ? 'text-error font-semibold' : 'quiet'}>
+        {state}
+        {held > 0 && call.phase === 'TALKING' && t('phase.heldBefore', { time: clockTime(held) })}
+      </span>
+    </p>
+  );
 }

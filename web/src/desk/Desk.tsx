@@ -1,31 +1,47 @@
 import { useTranslation } from 'react-i18next';
+import { useEffect } from 'react';
 import { Tips } from '../frame/Tips';
-import { activeCall, useCalls } from '../live/calls';
-import type { CallView } from '../api/types';
+import { activeCall, cancelCallBack, inOrder, useCalls } from '../live/calls';
+import { useLive } from '../live/store';
+import type { CallBackView, CallView } from '../api/types';
+import { Shelf } from '../park/Shelf';
+import { timeOfDay } from '../words/time';
 import { Announcement } from './Announcement';
 import { CallStrip } from './CallStrip';
 import { DialField } from './DialField';
+import { DragBoard } from './drag';
 import { People } from './People';
+import { Worklist } from './Worklist';
 
-/** The main view: dialling, the calls in hand and the people, all in sight. */
+/** The main view: dialling, the calls in hand, the people and the park slots, all in sight. */
 export function Desk() {
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_332px]">
-      <div className="flex min-h-0 flex-col gap-4">
-        <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
-        <DialField />
-        <Tips />
-        <InHand />
+    <DragBoard>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_332px]">
+        <div className="flex min-h-0 flex-col gap-3">
+          <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
+          <DialField />
+          <Tips />
+          <InHand />
+        </div>
+        <People />
       </div>
-      <People />
-    </div>
+      <Shelf />
+    </DragBoard>
   );
 }
 
 function InHand() {
   const { t } = useTranslation();
   const calls = useCalls();
+  const callBacks = useLive((live) => live.callBacks);
+  const chosen = useLive((live) => live.chosen);
   const active = activeCall(calls);
+  useEffect(() => {
+    if (chosen && !calls.some((call) => call.id === chosen)) {
+      useLive.setState({ chosen: '' });
+    }
+  }, [calls, chosen]);
   const talking = active?.phase === 'TALKING' ? active.other.name : '';
   return (
     <section aria-label={t('inHand.title')} className="flex min-h-0 flex-col lg:overflow-y-auto">
@@ -37,13 +53,19 @@ function InHand() {
         </span>
       </h2>
       {calls.length === 0 && <p className="quiet">{t('inHand.none')}</p>}
-      <ul className="flex flex-col gap-2.5">
-        {ordered(calls).map((call) => (
+      <ul className="flex flex-col gap-2">
+        {inOrder(calls).map((call) => (
           <li key={call.id}>
             <Strip call={call} calls={calls} />
           </li>
         ))}
+        {callBacks.map((each) => (
+          <li key={each.id}>
+            <CallBackStrip callBack={each} />
+          </li>
+        ))}
       </ul>
+      {calls.length === 0 && <Worklist />}
     </section>
   );
 }
@@ -54,12 +76,22 @@ function Strip({ call, calls }: { call: CallView; calls: CallView[] }) {
   return caller ? <Announcement call={call} caller={caller} /> : <CallStrip call={call} />;
 }
 
-/** What rings comes first, what is held last, each in the order in which it came. */
-function ordered(calls: ReturnType<typeof useCalls>) {
-  const place = (phase: string) =>
-    phase === 'RINGING' ? 0 : ['HELD', 'SENT'].includes(phase) ? 2 : 1;
-  const announced = new Set(calls.map((call) => call.announces));
-  return calls
-    .filter((call) => !announced.has(call.id))
-    .sort((a, b) => place(a.phase) - place(b.phase));
+/** A colleague I wait for. */
+function CallBackStrip({ callBack }: { callBack: CallBackView }) {
+  const { t } = useTranslation();
+  return (
+    <div className="sheet flex flex-wrap items-center gap-3 border-dashed px-4 py-2">
+      <p className="flex-1">
+        <span className="font-bold">{t('callBack.waiting', { name: callBack.name })}</span>{' '}
+        <span className="quiet">{t('callBack.until', { time: timeOfDay(callBack.until) })}</span>
+      </p>
+      <button
+        type="button"
+        className="btn btn-sm btn-plain"
+        onClick={() => void cancelCallBack(callBack.id)}
+      >
+        {t('callBack.stop')}
+      </button>
+    </div>
+  );
 }

@@ -9,6 +9,7 @@ import { stepped, useFinder } from './finder';
 import { useLive } from '../live/store';
 import { Keypad } from './Keypad';
 import { KeyCap } from '../frame/KeyCap';
+import { usePreferences } from '../preferences/preferences';
 
 const LONGEST = 2_500;
 
@@ -22,7 +23,8 @@ export function DialField() {
   const [chosen, setChosen] = useState(0);
   const [keypad, setKeypad] = useState(false);
   const [error, setError] = useState('');
-  const [callerId, setCallerId] = useState<CallerId>('DIRECT');
+  const [callerId, setCallerId] = useState<CallerId>();
+  const usual = usePreferences().preference?.callerId ?? 'DIRECT';
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
   const sendsDigits = useLive((live) => live.keypadFor !== '' && live.keypadFor === inCall?.id);
@@ -41,7 +43,7 @@ export function DialField() {
       async (to: string) => {
         try {
           await placeCall(to, callerId);
-          setCallerId('DIRECT');
+          setCallerId(undefined);
           change('');
           setKeypad(false);
           field()?.blur();
@@ -107,6 +109,7 @@ export function DialField() {
         <IconSearch size={20} aria-hidden="true" className="shrink-0" />
         <input
           id={`${id}-field`}
+          data-dial-field
           type="text"
           role="combobox"
           aria-label={t('dial.label')}
@@ -150,7 +153,7 @@ export function DialField() {
           <select
             aria-label={t('callerId.label')}
             className="select select-sm w-40 max-sm:w-24"
-            value={callerId}
+            value={callerId ?? usual}
             onChange={(event) => {
               setCallerId(event.target.value as CallerId);
               focus();

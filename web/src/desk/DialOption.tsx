@@ -1,4 +1,4 @@
-import { IconPhone, IconUsers } from '@tabler/icons-react';
+import { IconParking, IconPhone, IconUsers } from '@tabler/icons-react';
 import { useTranslation } from 'react-i18next';
 import { Lamp } from './Lamp';
 import type { Choice } from './choices';
@@ -63,6 +63,23 @@ function OptionText({ option }: { option: Choice }) {
           <span className="quiet">{t('dial.group')}</span>
         </span>
         <span>{option.group.number}</span>
+      </>
+    );
+  }
+  if (option.kind === 'slot') {
+    const { slot, label, waiting } = option.slot;
+    return (
+      <>
+        <IconParking size={16} aria-hidden="true" />
+        <span className="min-w-0 flex-1 truncate">
+          <span className="font-semibold">{t('shelf.slot', { slot })}</span>{' '}
+          <span className="quiet">
+            {[label, waiting ? t('shelf.waits', { name: waiting.who.name }) : t('shelf.free')]
+              .filter(Boolean)
+              .join(' · ')}
+          </span>
+        </span>
+        <span>{slot}</span>
       </>
     );
   }

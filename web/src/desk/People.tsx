@@ -6,6 +6,7 @@ import { useNow } from '../live/now';
 import { useLive } from '../live/store';
 import { useMe } from '../session/session';
 import { clockTime } from '../words/time';
+import { useDrop } from './drag';
 import { Lamp } from './Lamp';
 
 /** The people of the office by team, with live lamps. A click calls. */
@@ -77,8 +78,9 @@ function PersonRow({ person }: { person: PersonView }) {
   const { run, busy } = useOnce(
     useCallback(() => callParty({ dial: person.extension }), [person.extension]),
   );
+  const { setNode, over } = useDrop({ kind: 'person', person });
   return (
-    <li className="flex items-center">
+    <li ref={setNode} className={`flex items-center rounded ${over ? 'drop-here' : ''}`}>
       <button
         type="button"
         className="group hover:bg-base-200 focus-visible:bg-base-200 flex w-full items-center gap-2.5 rounded px-2 py-[5px] text-left"

@@ -3,22 +3,25 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { CallView } from '../api/types';
 import { KeyCap } from '../frame/KeyCap';
-import { nameOf, send, useOnce, type Way } from '../live/calls';
-import { useLive } from '../live/store';
+import { closePanel, nameOf, send, useOnce, type Way } from '../live/calls';
 import { DialOption } from './DialOption';
 import { stepped, useFinder } from './finder';
 
-const close = () => useLive.setState({ pickerFor: '' });
+interface Props {
+  call: CallView;
+  /** Whether somebody is to be added, and not the call to be sent on. */
+  adding: boolean;
+}
 
 /** Chooses whom to send a call to, in its strip; found and ranked as in the dial field. */
-export function TargetPicker({ call }: { call: CallView }) {
+export function TargetPicker({ call, adding }: Props) {
   const { t } = useTranslation();
   const id = useId();
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
   const [error, setError] = useState('');
   const { wanted, options, hint, pick } = useFinder(text);
-  const ways: Way[] = call.phase === 'RINGING' ? ['deflect'] : ['put-through', 'announce'];
+  const ways = waysOf(call, adding);
   const name = nameOf(call.other, t('party.withheld'));
 
   useEffect(() => document.getElementById(`${id}-field`)?.focus(), [id]);
@@ -31,7 +34,7 @@ export function TargetPicker({ call }: { call: CallView }) {
         }
         try {
           await send(call, way, await pick(chosen));
-          close();
+          closePanel();
         } catch (problem) {
           setError(sentence(problem));
         }
@@ -46,21 +49,21 @@ export function TargetPicker({ call }: { call: CallView }) {
       setChosen(stepped(event.key, chosen, options.length));
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      void run(event.shiftKey ? (ways[1] ?? 'deflect') : (ways[0] ?? 'deflect'));
+      void run((event.shiftKey && ways[1]) || ways[0]);
     } else if (event.key === 'Escape') {
-      close();
+      closePanel();
     }
   }
 
   const word: Record<Way, string> = {
     'put-through': t('target.putThrough'),
-    announce: t('target.announce'),
+    announce: t(adding ? 'target.ring' : 'target.announce'),
     deflect: t('target.send'),
   };
   return (
     <div
       role="group"
-      aria-label={t('target.title', { name })}
+      aria-label={t(adding ? 'target.addTitle' : 'target.title', { name })}
       className="border-base-300 mt-3 border-t pt-3"
     >
       <div className="flex flex-wrap items-center gap-2">
@@ -68,7 +71,7 @@ export function TargetPicker({ call }: { call: CallView }) {
           id={`${id}-field`}
           type="text"
           role="combobox"
-          aria-label={t('target.label', { name })}
+          aria-label={t(adding ? 'target.addLabel' : 'target.label', { name })}
           aria-expanded={options.length > 0}
           aria-controls={`${id}-list`}
           aria-activedescendant={options.length > 0 ? `${id}-${chosen}` : undefined}
@@ -84,18 +87,20 @@ export function TargetPicker({ call }: { call: CallView }) {
           onKeyDown={pressed}
           className="input bg-base-100 min-w-52 flex-1"
         />
-        {ways.map((way, index) => (
-          <button
-            key={way}
-            type="button"
-            className={`btn ${index === 0 ? 'btn-primary' : 'btn-plain'}`}
-            aria-disabled={busy || wanted === ''}
-            onClick={() => void run(way)}
-          >
-            {word[way]} <KeyCap name={index === 0 ? 'Enter' : '⇧ Enter'} />
-          </button>
-        ))}
-        <button type="button" className="btn btn-plain" onClick={close}>
+        {ways
+          .filter((way) => way !== undefined)
+          .map((way, index) => (
+            <button
+              key={way}
+              type="button"
+              className={`btn ${index === 0 ? 'btn-primary' : 'btn-plain'}`}
+              aria-disabled={busy || wanted === ''}
+              onClick={() => void run(way)}
+            >
+              {word[way]} <KeyCap name={index === 0 ? 'Enter' : '⇧ Enter'} />
+            </button>
+          ))}
+        <button type="button" className="btn btn-plain" onClick={closePanel}>
           {t('target.cancel')} <KeyCap name="Esc" />
         </button>
       </div>
@@ -113,7 +118,16 @@ export function TargetPicker({ call }: { call: CallView }) {
           />
         ))}
       </ul>
-      {options.length === 0 && !hint && <p className="quiet pt-2">{t('target.hint')}</p>}
+      {options.length === 0 && !hint && (
+        <p className="quiet pt-2">{t(adding ? 'target.addHint' : 'target.hint')}</p>
+      )}
     </div>
   );
+}
+
+function waysOf(call: CallView, adding: boolean): [Way, Way?] {
+  if (adding) {
+    return ['announce'];
+  }
+  return call.phase === 'RINGING' ? ['deflect'] : ['put-through', 'announce'];
 }

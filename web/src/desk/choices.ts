@@ -1,9 +1,10 @@
-import type { Dial, Found, PartyView, PersonView } from '../api/types';
+import type { Dial, Found, PartyView, PersonView, SlotView } from '../api/types';
 
 /** Something the dial field offers to call. */
 export type Choice = { key: string; to: string } & (
   | { kind: 'person'; person: PersonView }
   | { kind: 'group'; group: PartyView }
+  | { kind: 'slot'; slot: SlotView }
   | { kind: 'number'; dial: Dial }
 );
 
@@ -12,6 +13,9 @@ export function choices(found: Found): Choice[] {
   const all: Choice[] = [];
   if (found.dial && !found.dial.problem) {
     all.push({ kind: 'number', key: 'number', to: found.dial.to, dial: found.dial });
+  }
+  if (found.slot) {
+    all.push({ kind: 'slot', key: 'slot', to: found.slot.slot, slot: found.slot });
   }
   if (found.group) {
     all.push({ kind: 'group', key: 'group', to: found.group.dial ?? '', group: found.group });

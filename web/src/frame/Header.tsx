@@ -10,6 +10,7 @@ import { NavLink } from 'react-router';
 import { Lamp } from '../desk/Lamp';
 import { useLive } from '../live/store';
 import { useSound } from '../ring/sound';
+import { PreferencesDialog } from '../preferences/PreferencesDialog';
 import { PasswordDialog } from '../session/PasswordDialog';
 import { useMe } from '../session/session';
 import { Mark } from './Mark';
@@ -98,7 +99,7 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
   const me = useMe();
   const lamp = useLive((live) => live.people.find((person) => person.id === me.id)?.lamp ?? 'OFF');
   const [open, setOpen] = useState(false);
-  const [changing, setChanging] = useState(false);
+  const [dialog, setDialog] = useState<'' | 'password' | 'preferences'>('');
   const box = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
@@ -146,10 +147,12 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
         <PersonMenu
           onClose={() => setOpen(false)}
           onKeys={onKeys}
-          onPassword={() => setChanging(true)}
+          onPassword={() => setDialog('password')}
+          onPreferences={() => setDialog('preferences')}
         />
       )}
-      {changing && <PasswordDialog onClose={() => setChanging(false)} />}
+      {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+      {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
     </div>
   );
 }

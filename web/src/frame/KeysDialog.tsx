@@ -15,6 +15,8 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ['Enter', t('key.enter')],
     ['K', t('key.keypad')],
     ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
+    ['L', t('key.connect')],
+    ['↑ ↓', t('key.strip')],
     ...tabs(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
     ['G', t('key.pickUp')],
     ['?', t('key.help')],

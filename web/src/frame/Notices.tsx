@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Notice } from '../api/types';
-import { dismiss, useLive } from '../live/store';
+import { dismiss, useLive, type Shown } from '../live/store';
+import { clockTime } from '../words/time';
 
 const SHOWN_FOR_MS = 10_000;
 
@@ -13,23 +13,41 @@ export function Notices() {
       role="log"
       className="pointer-events-none fixed inset-x-4 bottom-4 z-30 flex flex-col items-start gap-2"
     >
-      {notices.slice(-4).map(({ key, notice }) => (
-        <OneNotice key={key} id={key} notice={notice} />
+      {notices.slice(-4).map((shown) => (
+        <OneNotice key={shown.key} shown={shown} />
       ))}
     </div>
   );
 }
 
-function OneNotice({ id, notice }: { id: number; notice: Notice }) {
+function OneNotice({ shown }: { shown: Shown }) {
   const { t } = useTranslation();
+  const { key, notice, undo } = shown;
   useEffect(() => {
-    const timer = setTimeout(() => dismiss(id), SHOWN_FOR_MS);
+    const timer = setTimeout(() => dismiss(key), SHOWN_FOR_MS);
     return () => clearTimeout(timer);
-  }, [id]);
+  }, [key]);
+  const about = {
+    ...notice.about,
+    name: notice.about.name || t('party.someone'),
+    time: clockTime(Number(notice.about.waited ?? 0)),
+  };
   return (
     <div className="bg-neutral text-neutral-content pointer-events-auto flex max-w-lg items-center gap-3 rounded-lg py-2 pr-2 pl-4 shadow-lg">
-      <p>{t(`notice.${notice.what}`, notice.about)}</p>
-      <button type="button" className="btn btn-xs btn-ghost" onClick={() => dismiss(id)}>
+      <p>{t(`notice.${notice.what}`, about)}</p>
+      {undo && (
+        <button
+          type="button"
+          className="btn btn-xs btn-warning"
+          onClick={() => {
+            dismiss(key);
+            undo();
+          }}
+        >
+          {t('notice.undo')}
+        </button>
+      )}
+      <button type="button" className="btn btn-xs btn-ghost" onClick={() => dismiss(key)}>
         {t('notice.dismiss')}
       </button>
     </div>

@@ -9,10 +9,11 @@ interface Props {
   onClose: () => void;
   onKeys: () => void;
   onPassword: () => void;
+  onPreferences: () => void;
 }
 
 /** What belongs to me and not to a call. */
-export function PersonMenu({ onClose, onKeys, onPassword }: Props) {
+export function PersonMenu({ onClose, onKeys, onPassword, onPreferences }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const { signOut, tipsSeen } = useSessionActions();
@@ -48,6 +49,7 @@ export function PersonMenu({ onClose, onKeys, onPassword }: Props) {
       </dl>
       <ul>
         {notificationsWanted() && item('me.notifications', askForNotifications)}
+        {item('me.preferences', onPreferences)}
         {item('me.tips', () => void tipsSeen(false))}
         {item('me.keys', onKeys, '?')}
         {item('me.password', onPassword)}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { CallView } from '../api/types';
-import { activeCall, ringingCall, serve, useCalls, type Action } from '../live/calls';
+import { activeCall, inOrder, ringingCall, serve, useCalls, type Action } from '../live/calls';
+import { useLive } from '../live/store';
 import { useKeys, type Key } from './keys';
 
 /** The key of each service, as its button shows it. */
@@ -18,40 +19,82 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   JOIN: 'J',
   RECONNECT: 'Esc',
   PULL_BACK: 'U',
+  PARK: 'P',
+  ADD: 'C',
+  MOVE_HERE: 'X',
+  CALL_BACK: 'F',
   CLEAR: 'E',
 };
 
-/** The call a key means: the one that rings, the one in progress, or else the first that can. */
-export function meant(calls: CallView[], action: Action): CallView | undefined {
-  const candidates = [ringingCall(calls), activeCall(calls), ...calls];
+/** Two calls that were not placed for it are connected by a key of its own, not by Enter. */
+const CONNECT = 'L';
+
+/** The key of this service for this call, if it has one. */
+export function keyOf(call: CallView, action: Action): string | undefined {
+  if (action === 'HAND_OVER' && !call.announces) {
+    return CONNECT;
+  }
+  return KEY_OF[action === 'UNMUTE' ? 'MUTE' : action];
+}
+
+/** The call a key means: the chosen one, the one that rings, the one in progress, or the first. */
+export function meant(
+  calls: CallView[],
+  action: Action,
+  chosen: string,
+  key?: string,
+): CallView | undefined {
+  const candidates = [
+    calls.find((call) => call.id === chosen),
+    ringingCall(calls),
+    activeCall(calls),
+    ...calls,
+  ];
   return candidates.find(
     (call) =>
       call?.actions.includes(action) &&
-      // A held call is ended by its own button only.
-      (action !== 'CLEAR' || call.phase !== 'HELD') &&
-      // Enter is too near at hand to connect two calls that were not placed for it.
-      (action !== 'HAND_OVER' || call.announces),
+      (key === undefined || keyOf(call, action) === key) &&
+      // A held call is ended by its own button, or when it was chosen.
+      (action !== 'CLEAR' || call.phase !== 'HELD' || call.id === chosen),
   );
 }
 
 /** Makes the keys of calls work wherever one is in the application. */
 export function useCallKeys() {
   const calls = useCalls();
+  const chosen = useLive((live) => live.chosen);
   useKeys(
-    useMemo(
-      () =>
-        (Object.entries(KEY_OF) as [Action, string][]).map(([action, key]): Key => {
-          const run = () => {
-            const toggled = action === 'MUTE' && !meant(calls, 'MUTE') ? 'UNMUTE' : action;
-            const call = meant(calls, toggled);
-            if (call) {
-              void serve(call, toggled);
-            }
-            return call !== undefined;
-          };
-          return { key: key === 'Esc' ? 'escape' : key.toLowerCase(), run };
-        }),
-      [calls],
-    ),
+    useMemo(() => {
+      const serves = (action: Action, key: string) => () => {
+        const toggled = action === 'MUTE' && !meant(calls, 'MUTE', chosen) ? 'UNMUTE' : action;
+        const call = meant(calls, toggled, chosen, key);
+        if (call) {
+          void serve(call, toggled);
+        }
+        return call !== undefined;
+      };
+      const keys = (Object.entries(KEY_OF) as [Action, string][]).map(([action, key]): Key => ({
+        key: key === 'Esc' ? 'escape' : key.toLowerCase(),
+        run: serves(action, key),
+      }));
+      return [
+        ...keys,
+        { key: CONNECT.toLowerCase(), run: serves('HAND_OVER', CONNECT) },
+        { key: 'arrowdown', run: () => choose(calls, chosen, 1) },
+        { key: 'arrowup', run: () => choose(calls, chosen, -1) },
+      ];
+    }, [calls, chosen]),
   );
+}
+
+/** Lets the keys mean the next call, in the order in which the strips stand. */
+function choose(calls: CallView[], chosen: string, step: number): boolean {
+  const strips = inOrder(calls);
+  if (strips.length < 2) {
+    return false;
+  }
+  const at = strips.findIndex((call) => call.id === chosen);
+  const next = at < 0 && step < 0 ? strips.length - 1 : (at + step + strips.length) % strips.length;
+  useLive.setState({ chosen: strips[next]?.id ?? '' });
+  return true;
 }

@@ -1,6 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
-import { post, sentence } from '../api/client';
-import type { CallView, NewCall, PartyView } from '../api/types';
+import { del, post, sentence } from '../api/client';
+import type { CallView, ConferenceView, NewCall, PartyView } from '../api/types';
 import { device } from './device';
 import { notify, useLive } from './store';
 
@@ -40,14 +40,26 @@ export function serve(call: CallView, action: Action): Promise<void> {
       return orNotice(post(`/api/calls/${call.id}/mute`, { on: action === 'MUTE' }));
     case 'TRANSFER':
     case 'DEFLECT':
-      useLive.setState((live) => ({ pickerFor: live.pickerFor === call.id ? '' : call.id }));
-      return Promise.resolve();
+      return panel(call, 'TRANSFER');
+    case 'ADD':
+    case 'PARK':
+      return panel(call, action);
     default: {
-      const service = action.toLowerCase().replace('_', '-');
+      const service = action.toLowerCase().replaceAll('_', '-');
       return orNotice(post(`/api/calls/${call.id}/${service}`, { device }));
     }
   }
 }
+
+/** Opens the choice of whom or where to in the call's strip, or puts it away. */
+function panel(call: CallView, what: 'TRANSFER' | 'ADD' | 'PARK'): Promise<void> {
+  useLive.setState(({ panel: open }) => ({
+    panel: open?.call === call.id && open.what === what ? null : { call: call.id, what },
+  }));
+  return Promise.resolve();
+}
+
+export const closePanel = () => useLive.setState({ panel: null });
 
 /** The ways to send a call on. */
 export type Way = 'put-through' | 'announce' | 'deflect';
@@ -60,6 +72,49 @@ export function send(call: CallView, way: Way, to: string): Promise<unknown> {
 export function pickUp(person?: number): Promise<void> {
   return orNotice(post('/api/calls/pick-up', { person, device }));
 }
+
+/** Where and for whom a call is to wait; the next free slot when none is named. */
+export interface ParkAt {
+  slot?: string;
+  forWhom?: number;
+  note?: string;
+}
+
+export function park(call: CallView, at: ParkAt): Promise<unknown> {
+  return post(`/api/calls/${call.id}/park`, at);
+}
+
+/** Takes the call that waits in a slot. */
+export function takeParkedOrThrow(slot: string, call: string): Promise<unknown> {
+  return post(`/api/slots/${slot}/take`, { call, device });
+}
+
+export function takeParked(slot: string, call: string): Promise<void> {
+  return orNotice(takeParkedOrThrow(slot, call));
+}
+
+/** Brings the others of two calls together, staying with them or not. */
+export function connect(held: CallView, other: CallView, how: 'join' | 'hand-over') {
+  return post(`/api/calls/${held.id}/${how}`, { other: other.id });
+}
+
+export function cancelCallBack(id: string): Promise<void> {
+  return orNotice(del(`/api/calls/call-backs/${id}`));
+}
+
+type Member = ConferenceView['members'][number];
+
+/** What the starter of a conference does with its members. */
+export const member = {
+  mute: (call: CallView, { leg, muted }: Member) =>
+    orNotice(post(`/api/calls/${call.id}/members/${leg}/mute`, { on: !muted })),
+  drop: (call: CallView, { leg }: Member) => orNotice(del(`/api/calls/${call.id}/members/${leg}`)),
+  aside: (call: CallView, { leg }: Member) =>
+    orNotice(post(`/api/calls/${call.id}/members/${leg}/aside`, { device })),
+};
+
+/** Does something a drop asked for; a refusal is shown as a notice. */
+export const attempt = orNotice;
 
 export async function sendDigits(call: CallView, digits: string): Promise<void> {
   await orNotice(post(`/api/calls/${call.id}/digits`, { digits }));
@@ -109,4 +164,14 @@ export const useCalls = () => useLive((live) => live.calls);
 /** Who is at the other end, in words. */
 export function nameOf(party: PartyView, withheld: string): string {
   return party.name || withheld;
+}
+
+/** What rings comes first, what is held last; a call that is announced stands with its announcement. */
+export function inOrder(calls: CallView[]): CallView[] {
+  const place = (phase: string) =>
+    phase === 'RINGING' ? 0 : ['HELD', 'SENT'].includes(phase) ? 2 : 1;
+  const announced = new Set(calls.map((call) => call.announces));
+  return calls
+    .filter((call) => !announced.has(call.id))
+    .sort((a, b) => place(a.phase) - place(b.phase));
 }

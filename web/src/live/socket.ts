@@ -36,6 +36,9 @@ export function listen(queries: QueryClient): () => void {
       if (push.historyChanged) {
         void queries.invalidateQueries({ queryKey: ['history'] });
       }
+      if (push.worklistChanged) {
+        void queries.invalidateQueries({ queryKey: ['to-call-back'] });
+      }
       if (push.outsideChanged) {
         void queries.invalidateQueries({ queryKey: ['outside'] });
       }
@@ -90,6 +93,6 @@ export function listen(queries: QueryClient): () => void {
     window.removeEventListener('offline', drop);
     window.removeEventListener('online', online);
     socket?.close();
-    useLive.setState({ connection: 'connecting', calls: [], people: [], notices: [] });
+    useLive.setState({ connection: 'connecting', run: '', calls: [], people: [], notices: [] });
   };
 }

@@ -1,48 +1,73 @@
 import { create } from 'zustand';
-import type { CallView, Notice, PersonView, Push } from '../api/types';
+import type { CallBackView, CallView, Notice, PersonView, Push, SlotView } from '../api/types';
 
 /** Whether the server tells this page what happens. */
 export type Connection = 'connecting' | 'live' | 'lost';
 
+/** A notice on the page, with what takes back what it tells of. */
+export interface Shown {
+  key: number;
+  notice: Notice;
+  undo?: () => void;
+}
+
 interface Live {
   connection: Connection;
+  /** Which start of the server this page has last heard of. */
+  run: string;
   calls: CallView[];
+  callBacks: CallBackView[];
+  shelf: SlotView[];
   people: PersonView[];
   /** Whether events wait for the database. */
   behind: boolean;
   /** Server's clock minus this computer's, in milliseconds. */
   ahead: number;
-  notices: { key: number; notice: Notice }[];
+  notices: Shown[];
   /** The call whose keypad is open: keys typed on the desk go there instead of into the dial field. */
   keypadFor: string;
-  /** The call for which a target is being chosen. */
-  pickerFor: string;
+  /** What is open in a call's strip: the choice of a target, of somebody to add, or of a slot. */
+  panel: { call: string; what: 'TRANSFER' | 'ADD' | 'PARK' } | null;
+  /** The call the keys mean, when one was chosen. */
+  chosen: string;
 }
 
 /** What the server has last said of calls and people. */
 export const useLive = create<Live>(() => ({
   connection: 'connecting',
+  run: '',
   calls: [],
+  callBacks: [],
+  shelf: [],
   people: [],
   behind: false,
   ahead: 0,
   notices: [],
   keypadFor: '',
-  pickerFor: '',
+  panel: null,
+  chosen: '',
 }));
 
 let noticeKey = 0;
 
 /** Takes in a message of the server. */
 export function take(push: Push) {
+  const before = useLive.getState();
   useLive.setState((live) => ({
     connection: 'live',
+    run: push.run,
     behind: push.behind,
     ahead: Date.parse(push.now) - Date.now(),
     calls: push.calls ?? live.calls,
+    callBacks: push.callBacks ?? live.callBacks,
+    shelf: push.shelf ?? live.shelf,
     people: push.people ? merged(live.people, push.people) : live.people,
     notices: [...live.notices, ...push.notices.map((notice) => ({ key: ++noticeKey, notice }))],
   }));
+  if (before.run !== '' && before.run !== push.run) {
+    const count = push.calls?.length ?? 0;
+    notify(count > 0 ? 'restartedInCall' : 'restarted', { count: String(count) });
+  }
 }
 
 function merged(before: PersonView[], changed: PersonView[]): PersonView[] {
@@ -59,8 +84,8 @@ export function dismiss(key: number) {
 }
 
 /** Shows a notice that this page has to say itself. */
-export function notify(what: string, about: Record<string, string> = {}) {
+export function notify(what: string, about: Record<string, string> = {}, undo?: () => void) {
   useLive.setState((live) => ({
-    notices: [...live.notices, { key: ++noticeKey, notice: { what, about } }],
+    notices: [...live.notices, { key: ++noticeKey, notice: { what, about }, undo }],
   }));
 }

@@ -1,9 +1,9 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
 import { activeCall, nameOf, useCalls } from '../live/calls';
 import { showNotifications } from './notifications';
-import { sound, useSound } from './sound';
+import { sound, soundEntry, useSound } from './sound';
 
 /** Makes incoming calls noticed: by sound, by a desktop notification, by the title of the page. */
 export function useAlerts() {
@@ -20,6 +20,15 @@ export function useAlerts() {
   }, [audible, inCall, blocked]);
 
   useEffect(() => () => sound('none'), []);
+
+  const members = activeCall(calls)?.conference?.members.length ?? 0;
+  const before = useRef(0);
+  useEffect(() => {
+    if (members > before.current && members > 1) {
+      soundEntry();
+    }
+    before.current = members;
+  }, [members]);
 
   useEffect(() => {
     const first = ringing[0];

@@ -8,6 +8,7 @@ interface Sound {
 
 const ring = load('/sounds/ring.wav');
 const waiting = load('/sounds/waiting.wav');
+const entry = new Audio('/sounds/entry.wav');
 
 function load(file: string): HTMLAudioElement {
   const audio = new Audio(file);
@@ -25,6 +26,11 @@ export const useSound = create<Sound>(() => ({
 export function sound(which: 'ring' | 'waiting' | 'none') {
   play(ring, which === 'ring');
   play(waiting, which === 'waiting');
+}
+
+/** The tone that tells a conference of somebody new. */
+export function soundEntry() {
+  entry.play().catch(() => undefined); // a page that may not sound yet stays quiet
 }
 
 function play(audio: HTMLAudioElement, wanted: boolean) {

@@ -1,0 +1,87 @@
+import { IconPhone, IconSearch } from '@tabler/icons-react';
+import { useCallback, useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { CallView } from '../api/types';
+import { KeyCap } from '../frame/KeyCap';
+import { useKeys } from '../frame/keys';
+import { callParty, useOnce, type Action } from '../live/calls';
+import { device } from '../live/device';
+import { useLive } from '../live/store';
+import { CallButton } from './CallButton';
+
+/** These stand at the end of the row, away from the others. */
+const ENDING: Action[] = ['END_FOR_ALL', 'CLEAR'];
+
+/** Everything that can be done with a call now. */
+export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
+  const here = call.device === device;
+  const early = call.actions.filter(
+    (action) =>
+      !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !here),
+  );
+  return (
+    <div className={`flex flex-wrap gap-2 ${wide ? 'w-full' : ''}`}>
+      {early.map((action) => (
+        <CallButton key={action} call={call} action={action} />
+      ))}
+      {call.actions.includes('DIGITS') && <KeysButton call={call} />}
+      {call.phase === 'FAILED' && <Again call={call} />}
+      <span className="ml-auto flex gap-2">
+        {ENDING.filter((action) => call.actions.includes(action)).map((action) => (
+          <CallButton key={action} call={call} action={action} />
+        ))}
+      </span>
+    </div>
+  );
+}
+
+/** Opens the keypad of the call. */
+function KeysButton({ call }: { call: CallView }) {
+  const { t } = useTranslation();
+  const open = useLive((live) => live.keypadFor === call.id);
+  const toggle = useCallback(
+    () => useLive.setState({ keypadFor: open ? '' : call.id }),
+    [open, call.id],
+  );
+  useKeys(useMemo(() => [{ key: 'k', run: toggle }], [toggle]));
+  return (
+    <button
+      type="button"
+      className="btn btn-plain"
+      aria-expanded={open}
+      aria-keyshortcuts="K"
+      onClick={toggle}
+    >
+      {t('action.KEYS')} <KeyCap name="K" />
+    </button>
+  );
+}
+
+/** After a call that failed: once more, or another number. */
+function Again({ call }: { call: CallView }) {
+  const { t } = useTranslation();
+  const { run, busy } = useOnce(useCallback(() => callParty(call.other), [call.other]));
+  return (
+    <>
+      {call.other.dial && (
+        <button
+          type="button"
+          className="btn btn-plain"
+          aria-disabled={busy}
+          onClick={() => void run()}
+        >
+          <IconPhone size={18} aria-hidden="true" />
+          {t('action.AGAIN')}
+        </button>
+      )}
+      <button
+        type="button"
+        className="btn btn-plain"
+        onClick={() => document.querySelector<HTMLElement>('[data-dial-field]')?.focus()}
+      >
+        <IconSearch size={18} aria-hidden="true" />
+        {t('action.ANOTHER')} <KeyCap name="/" />
+      </button>
+    </>
+  );
+}

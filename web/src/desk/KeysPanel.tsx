@@ -1,0 +1,26 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { CallView } from '../api/types';
+import { useKeys } from '../frame/keys';
+import { sendDigits } from '../live/calls';
+import { Keypad } from './Keypad';
+
+/** The keypad of a call, and the digits sent so far. */
+export function KeysPanel({ call }: { call: CallView }) {
+  const { t } = useTranslation();
+  const press = useMemo(() => (digit: string) => void sendDigits(call, digit), [call]);
+  useKeys(
+    useMemo(() => [...'0123456789*#'].map((key) => ({ key, run: () => press(key) })), [press]),
+  );
+  return (
+    <div className="mt-3 flex items-start gap-4">
+      <Keypad onPress={press} />
+      <p>
+        <span className="quiet block">{t('keypad.sent')}</span>
+        <output className="text-lg font-semibold break-all">
+          {call.digits.replaceAll('p', ' ')}
+        </output>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import { useTranslation } from 'react-i18next';
+import type { CallView, ConferenceView } from '../api/types';
+import { member, nameOf } from '../live/calls';
+
+/** Who else is in a conference, and what its starter can do with each of them. */
+export function Members({ call, conference }: { call: CallView; conference: ConferenceView }) {
+  const { t } = useTranslation();
+  return (
+    <ul aria-label={t('conference.members')} className="mt-2 grid gap-x-4 gap-y-1 xl:grid-cols-2">
+      {conference.members.map((each) => {
+        const name = nameOf(each.who, t('party.withheld'));
+        const state = each.away ? 'away' : each.muted ? 'muted' : 'in';
+        const can: [string, () => Promise<void>][] = [
+          [each.muted ? 'unmute' : 'mute', () => member.mute(call, each)],
+          ['aside', () => member.aside(call, each)],
+          ['drop', () => member.drop(call, each)],
+        ];
+        return (
+          <li key={each.leg} className="flex items-center gap-2">
+            <span className={`lamp member-${state}`} aria-hidden="true" />
+            <span className="min-w-0 flex-1 truncate">
+              <span className="font-semibold">{name}</span>{' '}
+              <span className="quiet text-sm">
+                {state === 'in' ? each.who.place : t(`conference.${state}`)}
+              </span>
+            </span>
+            {conference.mine &&
+              can
+                .filter(([what]) => what !== 'aside' || !each.away)
+                .map(([what, run]) => (
+                  <button
+                    key={what}
+                    type="button"
+                    className="btn btn-xs btn-plain"
+                    aria-label={t(`conference.${what}Name`, { name })}
+                    onClick={() => void run()}
+                  >
+                    {t(`conference.${what}`)}
+                  </button>
+                ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,121 @@
+import { IconPhone } from '@tabler/icons-react';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback } from 'react';
+import { useTranslation } from 'react-i18next';
+import { get, sentence } from '../api/client';
+import type { SlotView, ToCallBack } from '../api/types';
+import { callParty, nameOf, takeParked, useOnce } from '../live/calls';
+import { useNow } from '../live/now';
+import { useLive } from '../live/store';
+import { useMe } from '../session/session';
+import { clockTime, dayOf, longDay, timeOfDay } from '../words/time';
+
+/** What waits for me while I have no call: callers parked for me, and missed calls to return. */
+export function Worklist() {
+  const { t } = useTranslation();
+  const me = useMe();
+  const parked = useLive((live) => live.shelf).filter((slot) => slot.waiting?.forId === me.id);
+  const { data, error } = useQuery({
+    queryKey: ['to-call-back'],
+    queryFn: () => get<ToCallBack[]>('/api/to-call-back'),
+  });
+  const calls = data ?? [];
+  return (
+    <section aria-label={t('worklist.title')} className="mt-4 flex flex-col">
+      <h2 className="mb-2 flex items-baseline gap-3 font-bold">
+        {t('worklist.title')}
+        <span className="quiet text-sm font-normal">
+          {data && t('worklist.count', { count: calls.length + parked.length })}
+        </span>
+      </h2>
+      {error && (
+        <p role="alert" className="text-error font-semibold">
+          {sentence(error)}
+        </p>
+      )}
+      {calls.length + parked.length > 0 && (
+        <ul className="sheet divide-base-300 divide-y">
+          {parked.map((slot) => (
+            <ParkedForMe key={slot.slot} slot={slot} />
+          ))}
+          {calls.map((each) => (
+            <Missed key={each.who.dial} missed={each} />
+          ))}
+        </ul>
+      )}
+      {data && calls.length + parked.length === 0 && (
+        <p className="quiet">{t('worklist.nothing')}</p>
+      )}
+    </section>
+  );
+}
+
+const ROW = 'flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1.5';
+
+function ParkedForMe({ slot }: { slot: SlotView }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  if (!slot.waiting) {
+    return null;
+  }
+  const { who, by, note, since, call } = slot.waiting;
+  const name = nameOf(who, t('party.withheld'));
+  return (
+    <li className={`${ROW} bg-accent/15`}>
+      <p className="min-w-0 flex-1">
+        <span className="font-semibold">{name}</span>{' '}
+        <span className="quiet">
+          {[
+            t('worklist.parked', { slot: slot.slot, by, time: clockTime(now - Date.parse(since)) }),
+            note,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
+      </p>
+      <button
+        type="button"
+        className="btn btn-sm btn-success"
+        onClick={() => void takeParked(slot.slot, call)}
+      >
+        {t('worklist.take', { slot: slot.slot })}
+      </button>
+    </li>
+  );
+}
+
+function Missed({ missed }: { missed: ToCallBack }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  const { run, busy } = useOnce(useCallback(() => callParty(missed.who), [missed.who]));
+  const name = nameOf(missed.who, t('party.withheld'));
+  const today = dayOf(missed.at) === dayOf(now);
+  const about = [
+    missed.who.place,
+    missed.who.name === missed.who.number ? '' : missed.who.number,
+    missed.line ? t('history.onLine', { line: missed.line }) : '',
+  ];
+  return (
+    <li className={ROW}>
+      <p className="min-w-0 flex-1">
+        <span className="font-semibold">{name}</span>{' '}
+        <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
+      </p>
+      <p className="quiet text-sm">
+        {missed.times > 1 && `${t('worklist.times', { count: missed.times })} · `}
+        {!today && `${longDay(missed.at, now)}, `}
+        {timeOfDay(missed.at)}
+      </p>
+      <button
+        type="button"
+        className="btn btn-sm btn-plain"
+        aria-label={t('history.call', { name })}
+        aria-disabled={busy}
+        onClick={() => void run()}
+      >
+        <IconPhone size={16} aria-hidden="true" />
+        {t('worklist.call')}
+      </button>
+    </li>
+  );
+}

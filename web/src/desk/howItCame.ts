@@ -1,0 +1,50 @@
+import type { TFunction } from 'i18next';
+import type { CallView } from '../api/types';
+import { device } from '../live/device';
+
+/** On which line and from whom it came, who hears what, and on which of my windows it is. */
+export function howItCame(call: CallView, name: string, t: TFunction): string {
+  if (call.callBack) {
+    return t('how.callBack', { name });
+  }
+  if (call.returned) {
+    return returned(call.returned, name, t);
+  }
+  if (call.phase === 'SENT') {
+    return [t('how.sentTo', { name: call.line }), hears(call, t)].join(' · ');
+  }
+  if (call.slot) {
+    return t('how.parked', { slot: call.slot });
+  }
+  const line = call.line ? t('how.line', { line: call.line }) : t('how.own');
+  const others = call.device && call.device !== device;
+  return [
+    call.conference ? conference(call.conference, t) : '',
+    call.direction === 'PLACED' ? t('how.placed') : line,
+    call.sentBy && t('how.sentBy', { name: call.sentBy }),
+    ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
+    call.silenced && t('how.silenced'),
+    others && t(call.device === 'stand-in' ? 'how.standIn' : 'how.otherWindow'),
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function returned(back: NonNullable<CallView['returned']>, name: string, t: TFunction): string {
+  const parked = back.why === 'PARKED_TOO_LONG';
+  const about = { why: parked ? '' : t(`why.${back.why}`), from: back.from, name };
+  if (parked) {
+    return t(back.mine ? 'how.backParked' : 'how.backParkedElse', about);
+  }
+  return t(back.mine ? 'how.back' : 'how.backElse', about);
+}
+
+function conference(of: NonNullable<CallView['conference']>, t: TFunction): string {
+  const people = { count: of.members.length + 1, limit: of.limit };
+  return t(of.mine ? 'conference.mine' : 'conference.others', people);
+}
+
+/** What the other end hears, unless it is simply me. */
+export function hears(call: CallView, t: TFunction): string {
+  return call.otherHears === 'SPEECH' ? '' : t(`hears.${call.otherHears}`);
+}

@@ -1,0 +1,122 @@
+import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import type { CallView } from '../api/types';
+import { KeyCap } from '../frame/KeyCap';
+import { closePanel, nameOf, park, takeParked, useOnce } from '../live/calls';
+import { notify, useLive } from '../live/store';
+import { useMe } from '../session/session';
+
+/** Chooses where and for whom a call is to wait. Enter alone parks it in the next free slot. */
+export function ParkPanel({ call }: { call: CallView }) {
+  const { t } = useTranslation();
+  const id = useId();
+  const me = useMe();
+  const slots = useLive((live) => live.shelf);
+  const people = useLive((live) => live.people).filter((person) => person.id !== me.id);
+  const next = slots.find((each) => !each.waiting);
+  const [slot, setSlot] = useState('');
+  const [forWhom, setForWhom] = useState('');
+  const [note, setNote] = useState('');
+  const [error, setError] = useState('');
+  const name = nameOf(call.other, t('party.withheld'));
+
+  useEffect(() => document.getElementById(`${id}-slot`)?.focus(), [id]);
+
+  const { run, busy } = useOnce(
+    useCallback(async () => {
+      const chosen = slot || next?.slot;
+      try {
+        await park(call, {
+          slot: chosen,
+          forWhom: forWhom ? Number(forWhom) : undefined,
+          note,
+        });
+        closePanel();
+        notify(
+          'done',
+          { sentence: t('drop.parked', { name, slot: chosen }) },
+          chosen ? () => void takeParked(chosen, call.id) : undefined,
+        );
+      } catch (problem) {
+        setError(sentence(problem));
+      }
+    }, [call, slot, next, forWhom, note, name, t]),
+  );
+
+  function pressed(event: KeyboardEvent) {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      void run();
+    } else if (event.key === 'Escape') {
+      closePanel();
+    }
+  }
+
+  return (
+    <div
+      role="group"
+      aria-label={t('park.title', { name })}
+      className="border-base-300 mt-3 flex flex-wrap items-end gap-2 border-t pt-3"
+    >
+      <label className="flex flex-col gap-0.5 text-sm">
+        {t('park.slot')}
+        <select
+          id={`${id}-slot`}
+          className="select bg-base-100 w-44"
+          value={slot}
+          onChange={(event) => setSlot(event.target.value)}
+          onKeyDown={pressed}
+        >
+          <option value="">{t('park.next', { slot: next?.slot ?? '' })}</option>
+          {slots.map((each) => (
+            <option key={each.slot} value={each.slot} disabled={!!each.waiting}>
+              {[each.slot, each.label, each.waiting && t('park.taken')].filter(Boolean).join(' · ')}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex flex-col gap-0.5 text-sm">
+        {t('park.for')}
+        <select
+          className="select bg-base-100 w-48"
+          value={forWhom}
+          onChange={(event) => setForWhom(event.target.value)}
+          onKeyDown={pressed}
+        >
+          <option value="">{t('park.anyone')}</option>
+          {people.map((person) => (
+            <option key={person.id} value={person.id}>
+              {person.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex min-w-40 flex-1 flex-col gap-0.5 text-sm">
+        {t('park.note')}
+        <input
+          type="text"
+          className="input bg-base-100 w-full"
+          maxLength={200}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          onKeyDown={pressed}
+        />
+      </label>
+      <button
+        type="button"
+        className="btn btn-primary"
+        aria-disabled={busy}
+        onClick={() => void run()}
+      >
+        {t('park.go')} <KeyCap name="Enter" />
+      </button>
+      <button type="button" className="btn btn-plain" onClick={closePanel}>
+        {t('target.cancel')} <KeyCap name="Esc" />
+      </button>
+      <p role="alert" className="text-error basis-full font-semibold">
+        {error}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+import { useTranslation } from 'react-i18next';
+import type { SlotView } from '../api/types';
+import { useDrop } from '../desk/drag';
+import { nameOf, takeParked } from '../live/calls';
+import { useNow } from '../live/now';
+import { useLive } from '../live/store';
+import { usePreferences } from '../preferences/preferences';
+import { useMe } from '../session/session';
+import { clockTime } from '../words/time';
+
+/** A call that comes back in less than this wants attention. */
+const SOON_MS = 30_000;
+
+/** Where calls wait, along the foot of the desk; the same for everybody in the office. */
+export function Shelf() {
+  const { t } = useTranslation();
+  const { preference } = usePreferences();
+  const slots = useLive((live) => live.shelf).filter(
+    // A slot with somebody in it is never hidden: a caller must not be overlooked.
+    (slot) => slot.waiting || !preference?.hiddenSlots.includes(slot.slot),
+  );
+  const taken = slots.filter((slot) => slot.waiting).length;
+  if (slots.length === 0) {
+    return null;
+  }
+  return (
+    <section
+      aria-label={t('shelf.title')}
+      className="border-base-300 bg-base-300/40 mt-3 flex shrink-0 items-stretch gap-2 rounded-lg border p-1.5 max-lg:flex-col"
+    >
+      <h2 className="w-20 shrink-0 self-center pl-2 leading-tight font-bold max-lg:w-auto max-lg:self-start">
+        {t('shelf.title')}
+        <span className="quiet block text-xs font-normal">
+          {t('shelf.count', { taken, all: slots.length })}
+        </span>
+      </h2>
+      <ul className="grid min-w-0 flex-1 grid-cols-[repeat(auto-fit,minmax(7.25rem,1fr))] gap-1.5">
+        {slots.map((slot) => (
+          <Slot key={slot.slot} slot={slot} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Slot({ slot }: { slot: SlotView }) {
+  const { t } = useTranslation();
+  const { setNode, over } = useDrop({ kind: 'slot', slot });
+  const { waiting } = slot;
+  return (
+    <li
+      ref={setNode}
+      aria-label={t('shelf.slot', { slot: slot.slot })}
+      className={`min-w-0 rounded ${over ? 'drop-here' : ''} ${waiting ? '' : 'max-sm:hidden'}`}
+    >
+      {waiting ? (
+        <Parked slot={slot} waiting={waiting} />
+      ) : (
+        <p className="border-base-content/25 flex h-12 items-center gap-2 rounded border border-dashed px-2.5">
+          <span className="quiet text-base font-bold">{slot.slot}</span>
+          <span className="quiet truncate text-xs">{slot.label}</span>
+        </p>
+      )}
+    </li>
+  );
+}
+
+interface ParkedProps {
+  slot: SlotView;
+  waiting: NonNullable<SlotView['waiting']>;
+}
+
+function Parked({ slot, waiting }: ParkedProps) {
+  const { t } = useTranslation();
+  const now = useNow();
+  const me = useMe();
+  const name = nameOf(waiting.who, t('party.withheld'));
+  const waited = now - Date.parse(waiting.since);
+  const left = Date.parse(waiting.back) - now;
+  const share = waited / Math.max(1, waited + Math.max(0, left));
+  const urgent = left < SOON_MS || waiting.forId === me.id;
+  const forWhom =
+    waiting.forId === me.id
+      ? t('shelf.forMe')
+      : waiting.forWhom
+        ? t('shelf.for', { name: waiting.forWhom.split(' ')[0] })
+        : t('shelf.forAnyone');
+  const whole = t('shelf.take', {
+    name,
+    slot: slot.slot,
+    forWhom: waiting.forWhom ?? t('shelf.anyone'),
+    by: waiting.by,
+    note: waiting.note,
+  });
+  return (
+    <button
+      type="button"
+      aria-label={whole}
+      title={whole}
+      className={`bg-base-100 flex h-12 w-full flex-col justify-center overflow-hidden rounded border px-2.5 text-left ${urgent ? 'border-accent border-2' : 'border-secondary'}`}
+      onClick={() => void takeParked(slot.slot, waiting.call)}
+    >
+      <span className="flex w-full items-baseline gap-2">
+        <span className="text-base font-bold">{slot.slot}</span>
+        <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
+      </span>
+      <span className="flex w-full items-baseline justify-between gap-1 text-xs">
+        <span className="quiet min-w-0 truncate">{left < 0 ? t('shelf.back') : forWhom}</span>
+        <span className={left < SOON_MS ? 'font-bold' : 'quiet'}>{clockTime(waited)}</span>
+      </span>
+      <span className="mt-0.5 h-[5px] w-full">
+        <span
+          className="cord-stretch cord-PARKED cord-thin block"
+          style={{ width: `${Math.min(100, 100 * share)}%` }}
+        />
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,76 @@
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import type { Preference } from '../api/types';
+import { Dialog } from '../frame/Dialog';
+import { useLive } from '../live/store';
+import { usePreferences } from './preferences';
+
+/** What I choose once for all my calls. Each choice counts at once. */
+export function PreferencesDialog({ onClose }: { onClose: () => void }) {
+  const { t } = useTranslation();
+  const { preference, choose, error } = usePreferences();
+  const shelf = useLive((live) => live.shelf);
+  return (
+    <Dialog title={t('preferences.title')} onClose={onClose}>
+      {error && (
+        <p role="alert" className="text-error mb-2 font-semibold">
+          {sentence(error)}
+        </p>
+      )}
+      {preference && (
+        <div className="flex flex-col gap-4">
+          <label className="flex items-center gap-3">
+            <input
+              type="checkbox"
+              className="toggle toggle-primary"
+              checked={preference.callWaiting}
+              onChange={(event) => choose({ ...preference, callWaiting: event.target.checked })}
+            />
+            {t('preferences.callWaiting')}
+          </label>
+          <label className="flex flex-wrap items-center justify-between gap-3">
+            {t('preferences.callerId')}
+            <select
+              className="select w-44"
+              value={preference.callerId}
+              onChange={(event) =>
+                choose({
+                  ...preference,
+                  callerId: event.target.value as Preference['callerId'],
+                })
+              }
+            >
+              {(['DIRECT', 'OFFICE', 'WITHHELD'] as const).map((each) => (
+                <option key={each} value={each}>
+                  {t(`callerId.${each}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <fieldset>
+            <legend className="mb-1">{t('preferences.slots')}</legend>
+            <div className="grid grid-cols-2 gap-1">
+              {shelf.map(({ slot, label }) => (
+                <label key={slot} className="flex items-center gap-2">
+                  <input
+                    type="checkbox"
+                    checked={!preference.hiddenSlots.includes(slot)}
+                    onChange={(event) =>
+                      choose({
+                        ...preference,
+                        hiddenSlots: event.target.checked
+                          ? preference.hiddenSlots.filter((each) => each !== slot)
+                          : [...preference.hiddenSlots, slot],
+                      })
+                    }
+                  />
+                  {slot} <span className="quiet">{label}</span>
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        </div>
+      )}
+    </Dialog>
+  );
+}
