@@ -67,7 +67,7 @@ export function Announcement({ call, caller }: Props) {
       <div className="border-base-300 mt-3 mr-4 border-t border-dashed pt-2">
         <div className="flex flex-wrap items-baseline gap-x-4">
           <h4 className="flex-1 font-bold">
-            {name} <span className="quiet font-normal">{room}</span>
+            {room ? t('conference.name') : name} <span className="quiet font-normal">{room}</span>
           </h4>
           <p>
             {caller.phase === 'HELD'

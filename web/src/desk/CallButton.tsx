@@ -55,7 +55,6 @@ const LOOK: Partial<Record<Action, string>> = {
   UNMUTE: 'btn-warning',
   PULL_BACK: 'btn-primary',
   MOVE_HERE: 'btn-primary',
-  CALL_BACK: 'btn-primary',
 };
 
 interface Props {
@@ -74,16 +73,18 @@ export function CallButton({ call, action, word, main = false }: Props) {
   const Icon = ICON[action];
   const chosen = useLive((live) => live.chosen);
   const key = keyOf(call, action);
+  /** Held calls stand close together: their words do without pictures. */
+  const low = call.phase === 'HELD' && !call.announces;
   return (
     <button
       type="button"
-      className={`btn ${(main ? 'btn-primary' : call.phase !== 'HELD' && LOOK[action]) || 'btn-plain'}`}
+      className={`btn btn-call ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       aria-keyshortcuts={key}
       aria-pressed={action === 'UNMUTE' ? true : undefined}
       onClick={() => void run()}
     >
-      {Icon && <Icon size={18} aria-hidden="true" />}
+      {Icon && !(low && action !== 'RETRIEVE') && <Icon size={18} aria-hidden="true" />}
       {word ?? t(usualWord(call, action))}
       {key && meant(calls, action, chosen, key)?.id === call.id && <KeyCap name={key} />}
     </button>
@@ -96,6 +97,9 @@ function usualWord(call: CallView, action: Action): string {
   }
   if (action === 'CLEAR' && call.conference) {
     return 'action.LEAVE';
+  }
+  if (action === 'JOIN' && !call.announces) {
+    return 'action.JOIN_HELD';
   }
   return `action.${action}`;
 }

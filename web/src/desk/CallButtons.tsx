@@ -20,7 +20,7 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
       !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !here),
   );
   return (
-    <div className={`flex flex-wrap gap-2 ${wide ? 'w-full' : ''}`}>
+    <div className={`flex flex-wrap ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>
       {early.map((action) => (
         <CallButton key={action} call={call} action={action} />
       ))}
@@ -47,7 +47,7 @@ function KeysButton({ call }: { call: CallView }) {
   return (
     <button
       type="button"
-      className="btn btn-plain"
+      className="btn btn-call btn-plain"
       aria-expanded={open}
       aria-keyshortcuts="K"
       onClick={toggle}
@@ -66,7 +66,7 @@ function Again({ call }: { call: CallView }) {
       {call.other.dial && (
         <button
           type="button"
-          className="btn btn-plain"
+          className="btn btn-call btn-plain"
           aria-disabled={busy}
           onClick={() => void run()}
         >
@@ -76,7 +76,7 @@ function Again({ call }: { call: CallView }) {
       )}
       <button
         type="button"
-        className="btn btn-plain"
+        className="btn btn-call btn-plain"
         onClick={() => document.querySelector<HTMLElement>('[data-dial-field]')?.focus()}
       >
         <IconSearch size={18} aria-hidden="true" />

@@ -61,26 +61,29 @@ export function CallStrip({ call }: { call: CallView }) {
       }}
       aria-label={call.conference ? t('conference.name') : name}
       aria-current={chosen || undefined}
-      className={`sheet relative px-4 ${compact ? 'py-2' : 'py-3'} ${LOOK[call.phase]} ${chosen ? 'chosen-strip' : ''} ${over ? 'drop-here' : ''}`}
+      className={`sheet relative px-4 ${compact ? 'py-1.5' : 'py-2.5'} ${LOOK[call.phase]} ${chosen ? 'chosen-strip' : ''} ${over ? 'drop-here' : ''}`}
       {...handlers}
     >
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-        <div className="min-w-0 flex-1 basis-44 sm:basis-56">
+        <div className="min-w-0 flex-1 basis-44 sm:basis-48">
           <h3 className="flex flex-wrap items-baseline gap-x-2">
             <span className="text-lg leading-snug font-bold break-words">{title}</span>
             <span className="quiet">{details.filter(Boolean).join(' · ')}</span>
           </h3>
-          <p className={`quiet ${compact ? 'text-sm' : ''}`}>{howItCame(call, name, t)}</p>
+          {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
         </div>
         {compact && <Waiting call={call} state={state} now={now} />}
         {beside && <CallButtons call={call} wide={false} />}
         {!beside && <Times call={call} state={state} now={now} />}
       </div>
-      <div className={`flex items-start gap-4 ${compact ? 'mt-1' : 'mt-2'}`}>
+      <div className={`flex items-start gap-4 ${compact ? 'mt-1.5' : 'mt-2'}`}>
         <div className="min-w-0 flex-1">
           <Cord course={call.course} now={now} words={!beside} />
         </div>
         {call.phase === 'RINGING' && <p className="shrink-0 font-semibold">{state}</p>}
+        {compact && (
+          <p className="quiet -mt-1 shrink-0 text-sm max-sm:shrink">{howItCame(call, name, t)}</p>
+        )}
       </div>
       {call.conference && <Members call={call} conference={call.conference} />}
       {!beside && (
@@ -107,7 +110,7 @@ interface TimesProps {
 function Waiting({ call, state, now }: TimesProps) {
   const { t } = useTranslation();
   return (
-    <p className="pt-1.5">
+    <p className="pt-0.5">
       {call.reminded && call.phase === 'HELD' && (
         <strong className="bg-warning text-warning-content mr-2 rounded px-1.5 py-0.5">
           {t('phase.tooLong')}

@@ -49,7 +49,9 @@ function InHand() {
         {t('inHand.title')}
         <span className="quiet text-sm font-normal">
           {calls.length > 0 && t('inHand.count', { count: calls.length })}
-          {talking && t('inHand.talking', { name: talking })}
+          {active?.conference
+            ? t('inHand.conference')
+            : talking && t('inHand.talking', { name: talking })}
         </span>
       </h2>
       {calls.length === 0 && <p className="quiet">{t('inHand.none')}</p>}

@@ -11,7 +11,7 @@ export function Notices() {
   return (
     <div
       role="log"
-      className="pointer-events-none fixed inset-x-4 bottom-4 z-30 flex flex-col items-start gap-2"
+      className="pointer-events-none fixed inset-x-4 bottom-4 z-30 lg:bottom-24 flex flex-col items-start gap-2"
     >
       {notices.slice(-4).map((shown) => (
         <OneNotice key={shown.key} shown={shown} />
@@ -47,7 +47,11 @@ function OneNotice({ shown }: { shown: Shown }) {
           {t('notice.undo')}
         </button>
       )}
-      <button type="button" className="btn btn-xs btn-ghost" onClick={() => dismiss(key)}>
+      <button
+        type="button"
+        className="btn btn-xs btn-ghost text-neutral-content hover:text-base-content"
+        onClick={() => dismiss(key)}
+      >
         {t('notice.dismiss')}
       </button>
     </div>

@@ -59,8 +59,8 @@ export function ParkPanel({ call }: { call: CallView }) {
       aria-label={t('park.title', { name })}
       className="border-base-300 mt-3 flex flex-wrap items-end gap-2 border-t pt-3"
     >
-      <label className="flex flex-col gap-0.5 text-sm">
-        {t('park.slot')}
+      <div className="flex flex-col gap-0.5 text-sm">
+        <label htmlFor={`${id}-slot`}>{t('park.slot')}</label>
         <select
           id={`${id}-slot`}
           className="select bg-base-100 w-44"
@@ -75,10 +75,11 @@ export function ParkPanel({ call }: { call: CallView }) {
             </option>
           ))}
         </select>
-      </label>
-      <label className="flex flex-col gap-0.5 text-sm">
-        {t('park.for')}
+      </div>
+      <div className="flex flex-col gap-0.5 text-sm">
+        <label htmlFor={`${id}-for`}>{t('park.for')}</label>
         <select
+          id={`${id}-for`}
           className="select bg-base-100 w-48"
           value={forWhom}
           onChange={(event) => setForWhom(event.target.value)}
@@ -91,10 +92,11 @@ export function ParkPanel({ call }: { call: CallView }) {
             </option>
           ))}
         </select>
-      </label>
-      <label className="flex min-w-40 flex-1 flex-col gap-0.5 text-sm">
-        {t('park.note')}
+      </div>
+      <div className="flex min-w-40 flex-1 flex-col gap-0.5 text-sm">
+        <label htmlFor={`${id}-note`}>{t('park.note')}</label>
         <input
+          id={`${id}-note`}
           type="text"
           className="input bg-base-100 w-full"
           maxLength={200}
@@ -102,7 +104,7 @@ export function ParkPanel({ call }: { call: CallView }) {
           onChange={(event) => setNote(event.target.value)}
           onKeyDown={pressed}
         />
-      </label>
+      </div>
       <button
         type="button"
         className="btn btn-primary"

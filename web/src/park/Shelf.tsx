@@ -56,7 +56,7 @@ function Slot({ slot }: { slot: SlotView }) {
       {waiting ? (
         <Parked slot={slot} waiting={waiting} />
       ) : (
-        <p className="border-base-content/25 flex h-12 items-center gap-2 rounded border border-dashed px-2.5">
+        <p className="border-base-content/25 flex h-[3.25rem] items-center gap-2 rounded border border-dashed px-2.5">
           <span className="quiet text-base font-bold">{slot.slot}</span>
           <span className="quiet truncate text-xs">{slot.label}</span>
         </p>
@@ -97,7 +97,7 @@ function Parked({ slot, waiting }: ParkedProps) {
       type="button"
       aria-label={whole}
       title={whole}
-      className={`bg-base-100 flex h-12 w-full flex-col justify-center overflow-hidden rounded border px-2.5 text-left ${urgent ? 'border-accent border-2' : 'border-secondary'}`}
+      className={`bg-base-100 flex h-[3.25rem] w-full flex-col justify-center overflow-hidden leading-tight rounded border px-2.5 text-left ${urgent ? 'border-accent border-2' : 'border-secondary'}`}
       onClick={() => void takeParked(slot.slot, waiting.call)}
     >
       <span className="flex w-full items-baseline gap-2">

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { Preference } from '../api/types';
@@ -8,6 +9,7 @@ import { usePreferences } from './preferences';
 /** What I choose once for all my calls. Each choice counts at once. */
 export function PreferencesDialog({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
+  const id = useId();
   const { preference, choose, error } = usePreferences();
   const shelf = useLive((live) => live.shelf);
   return (
@@ -28,9 +30,10 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
             />
             {t('preferences.callWaiting')}
           </label>
-          <label className="flex flex-wrap items-center justify-between gap-3">
-            {t('preferences.callerId')}
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <label htmlFor={`${id}-caller-id`}>{t('preferences.callerId')}</label>
             <select
+              id={`${id}-caller-id`}
               className="select w-44"
               value={preference.callerId}
               onChange={(event) =>
@@ -46,7 +49,7 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
                 </option>
               ))}
             </select>
-          </label>
+          </div>
           <fieldset>
             <legend className="mb-1">{t('preferences.slots')}</legend>
             <div className="grid grid-cols-2 gap-1">
