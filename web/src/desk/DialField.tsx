@@ -41,12 +41,12 @@ export function DialField() {
   const call = useOnce(
     useCallback(
       async (to: string) => {
+        field()?.blur(); // from now on keys mean the call
         try {
           await placeCall(to, callerId);
           setCallerId(undefined);
           change('');
           setKeypad(false);
-          field()?.blur();
         } catch (problem) {
           setError(sentence(problem));
           focus();

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -23,7 +24,7 @@ public final class Main {
 
   private Main() {}
 
-  public static void main(String[] args) throws RunnerException, IOException {
+  public static void main(String[] args) throws RunnerException, IOException, SQLException {
     System.out.printf(
         "%nMachine: %d processors, %s %s, Java %s%n%n",
         Runtime.getRuntime().availableProcessors(),
@@ -31,6 +32,7 @@ public final class Main {
         System.getProperty("os.arch"),
         System.getProperty("java.version"));
     exchange();
+    new OfficeDay().run();
 
     long started = System.nanoTime();
     TestServer server = TestServer.get();
@@ -43,6 +45,8 @@ public final class Main {
     double[] times = ClickToScreen.measure(server.address(), CALLS);
     row("click to the other screen, p50 of " + CALLS, "%.1f ms", times[CALLS / 2]);
     row("click to the other screen, p95 (aim 50 ms)", "%.1f ms", times[CALLS * 95 / 100]);
+    Transfers.measure(server);
+    KilledToLive.measure();
     row("script of the first page, gzip (aim 200 kB)", "%.0f kB", scriptBytes() / 1000.0);
     System.exit(0);
   }
@@ -86,7 +90,7 @@ public final class Main {
     }
   }
 
-  private static void row(String what, String format, double value) {
+  static void row(String what, String format, double value) {
     System.out.printf(Locale.ROOT, "%-58s " + format + "%n", what, value);
   }
 }

@@ -17,10 +17,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** No screen has a serious fault that axe-core finds, by day, by night and on a phone. */
 class AccessibilityTest {
   @RegisterExtension final Browsers browsers = new Browsers();
+  private ColorScheme scheme;
 
   @ParameterizedTest
   @CsvSource({"1280, LIGHT", "1280, DARK", "390, LIGHT"})
   void every_screen_can_be_used_by_everybody(int width, ColorScheme scheme) {
+    this.scheme = scheme;
     Browser.NewContextOptions options =
         new Browser.NewContextOptions().setViewportSize(width, 800).setColorScheme(scheme);
     Page stranger = browsers.stranger();
@@ -34,6 +36,22 @@ class AccessibilityTest {
     ines.sees("Tomasz Brill", "ringing");
     check(ines.page, "ringing");
     ines.button("Answer").click();
+    tomasz.sees("Ines Calloway", "talking");
+    ines.button("Park").click();
+    check(ines.page, "where to park");
+    ines.button("Cancel").click();
+    Desk adaeze = browsers.of("adaeze");
+    adaeze.dial("201");
+    ines.inStrip("Adaeze Moor", "Answer").click();
+    ines.button("Join").click();
+    ines.sees("Conference", "3 of at most 16");
+    check(ines.page, "conference");
+    ines.button("Drop Adaeze Moor").click();
+    ines.button("Park").click();
+    ines.press("Enter");
+    ines.slot("61").getByText("Tomasz Brill").waitFor();
+    check(ines.page, "parked, and what waits");
+    ines.take("61");
     ines.button("Hold").click();
     ines.dial("0114 496 0155");
     ines.sees("0114 496 0155", "Sheffield");
@@ -65,12 +83,15 @@ class AccessibilityTest {
         .isTrue();
   }
 
-  private static void check(Page page, String screen) {
+  private void check(Page page, String screen) {
+    AxeBuilder axe = new AxeBuilder(page);
+    if (scheme == ColorScheme.DARK) {
+      axe.withRules(List.of("color-contrast")); // nothing else depends on the colours
+    }
     List<Rule> serious =
-        new AxeBuilder(page)
-            .analyze().getViolations().stream()
-                .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                .toList();
+        axe.analyze().getViolations().stream()
+            .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+            .toList();
     assertThat(
             serious.stream()
                 .map(r -> r.getId() + ": " + r.getNodes().stream().map(n -> n.getHtml()).toList()))

@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -13,8 +14,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.LockSupport;
+import oficina.core.people.Person;
 import oficina.server.Client;
 import oficina.server.TestServer;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Presence;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -46,12 +51,33 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     PlaywrightAssertions.setDefaultAssertionTimeout(10_000);
   }
 
+  /** What a browser keeps of a sign-in: each person signs in as a user would once in a run. */
+  private static final Map<String, String> SIGNED_IN = new ConcurrentHashMap<>();
+
+  /** Browsers at work before: opening them anew for each test would take most of the time. */
+  private static final Map<String, Page> WARM = new ConcurrentHashMap<>();
+
+  /** For putting the office in order after a test. */
+  private static final Map<String, Client> CLIENTS = new ConcurrentHashMap<>();
+
   private final List<Desk> desks = new ArrayList<>();
   private final Map<String, BrowserContext> contexts = new ConcurrentHashMap<>();
 
+  /** Where people sign in; the server of the run unless a test brings its own. */
+  private String address;
+
+  /** The server of a test's own: nothing of it is kept for other tests. */
+  private boolean own;
+
+  /** From now on people sign in there. */
+  void use(String otherAddress) {
+    address = otherAddress;
+    own = true;
+  }
+
   @Override
   public void beforeEach(ExtensionContext context) {
-    TestServer.get();
+    address = TestServer.get().address();
   }
 
   /** A browser at the sign-in page. */
@@ -61,15 +87,51 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   /** This person, signed in as a user would, at their desk. */
   Desk of(String name) {
-    return at(name, new Browser.NewContextOptions().setViewportSize(1280, 800));
+    Page warm = own ? null : WARM.get(name);
+    if (warm == null) {
+      Desk desk = at(name, new Browser.NewContextOptions().setViewportSize(1280, 800));
+      if (!own) {
+        WARM.put(name, desk.page);
+      }
+      return desk;
+    }
+    contexts.put(name, warm.context());
+    warm.navigate(address);
+    Desk desk = new Desk(warm);
+    desk.isLive();
+    desks.add(desk);
+    return desk;
+  }
+
+  /** Puts a browser away for the next test: signed in, but with no page open. */
+  private void putAway(String name, BrowserContext context) {
+    Page warm = WARM.get(name);
+    if (warm == null || warm.context() != context) {
+      context.close();
+      return;
+    }
+    List.copyOf(context.pages()).stream().filter(page -> page != warm).forEach(Page::close);
+    context.setOffline(false);
+    warm.unrouteAll();
+    warm.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+    warm.setViewportSize(1280, 800);
+    warm.navigate(address + "/mark.svg");
   }
 
   Desk at(String name, Browser.NewContextOptions options) {
-    BrowserContext context = BROWSER.newContext(options.setReducedMotion(ReducedMotion.REDUCE));
+    String known = own ? null : SIGNED_IN.get(name);
+    options.setReducedMotion(ReducedMotion.REDUCE);
+    BrowserContext context =
+        BROWSER.newContext(known == null ? options : options.setStorageState(known));
     contexts.put(name, context);
     Desk desk = new Desk(open(context));
-    desk.signIn(name, "harbour-light");
+    if (known == null) {
+      desk.signIn(name, "harbour-light");
+    }
     desk.isLive();
+    if (!own) {
+      SIGNED_IN.computeIfAbsent(name, n -> context.storageState());
+    }
     desks.add(desk);
     return desk;
   }
@@ -89,9 +151,9 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     return context;
   }
 
-  private static Page open(BrowserContext context) {
+  private Page open(BrowserContext context) {
     Page page = context.newPage();
-    page.navigate(TestServer.get().address());
+    page.navigate(address);
     return page;
   }
 
@@ -102,19 +164,38 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   @Override
   public void afterEach(ExtensionContext context) {
-    contexts.values().forEach(BrowserContext::close);
-    for (String name : List.of("ines", "tomasz", "adaeze", "bram")) {
-      endCalls(name);
+    contexts.forEach(this::putAway);
+    if (own) {
+      return;
     }
-    // Pages count as gone only after a while; the next test begins without them.
-    pass(Duration.ofMinutes(10));
-  }
-
-  private void endCalls(String name) {
-    try (Client client = Client.signedIn(name)) {
-      for (JsonNode call : client.get("/api/desk").body().get("calls")) {
-        client.service(call.get("id").asString(), "clear");
+    for (String name : contexts.keySet()) {
+      if (!name.equals("stranger")) {
+        putInOrder(CLIENTS.computeIfAbsent(name, Browsers::client));
       }
     }
+    awaitNobody();
+  }
+
+  /** Pages count as gone only after a while; the next test begins without them. */
+  private void awaitNobody() {
+    Presence presence = TestServer.get().bean(Presence.class);
+    List<Person> people = TestServer.get().bean(OfficeData.class).directory().people();
+    do {
+      pass(Duration.ofSeconds(11));
+      LockSupport.parkNanos(10_000_000);
+    } while (people.stream().anyMatch(person -> presence.hasPage(person.id())));
+    pass(Duration.ofMinutes(5)); // whatever still waits comes to its end
+  }
+
+  private static Client client(String name) {
+    return Client.withoutPage(TestServer.get().address(), name);
+  }
+
+  private static void putInOrder(Client client) {
+    JsonNode desk = client.get("/api/desk").body();
+    desk.get("callBacks")
+        .forEach(wish -> client.delete("/api/calls/call-backs/" + wish.get("id").asString()));
+    desk.get("calls").forEach(call -> client.service(call.get("id").asString(), "clear"));
+    client.put("/api/outside/callers", Map.of("on", false));
   }
 }

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 
 /** What a person does and sees in one window, in their own terms. */
@@ -57,6 +58,48 @@ final class Desk {
   /** The strip of the call with this name or number. */
   Locator call(String name) {
     return page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name));
+  }
+
+  /** A button in the strip of this call. */
+  Locator inStrip(String call, String button) {
+    return call(call)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(button).setExact(true));
+  }
+
+  /** A park slot on the shelf. */
+  Locator slot(String number) {
+    return page.getByRole(
+        AriaRole.LISTITEM, new Page.GetByRoleOptions().setName("Slot " + number).setExact(true));
+  }
+
+  /** Takes the call that waits in this slot, by mouse. */
+  void take(String slot) {
+    slot(slot).getByRole(AriaRole.BUTTON).click();
+  }
+
+  /** Waits until this window says so. */
+  void isTold(String sentence) {
+    assertThat(page.getByRole(AriaRole.LOG).getByText(sentence)).isVisible();
+  }
+
+  /** Drags a call there with the mouse and holds it above, so that the preview shows. */
+  void drag(String call, Locator target) {
+    Locator name = call(call).getByRole(AriaRole.HEADING).first();
+    name.hover();
+    target.scrollIntoViewIfNeeded();
+    page.mouse().down();
+    BoundingBox there = target.boundingBox();
+    page.mouse()
+        .move(
+            there.x + there.width / 2,
+            there.y + there.height / 2,
+            new com.microsoft.playwright.Mouse.MoveOptions().setSteps(8));
+  }
+
+  /** Waits for this preview of a drop, and lets go. */
+  void dropSeeing(String preview) {
+    assertThat(page.getByText(preview, new Page.GetByTextOptions().setExact(true))).isVisible();
+    page.mouse().up();
   }
 
   Locator calls() {

@@ -111,6 +111,7 @@ class DialFieldTest {
     ines.sees("Tomasz Brill", "talking");
     ines.press("h");
     tomasz.sees("Ines Calloway", "they put you on hold");
+    ines.sees("Tomasz Brill", "on hold");
     ines.press("r");
     tomasz.sees("Ines Calloway", "talking");
     tomasz.press("e");

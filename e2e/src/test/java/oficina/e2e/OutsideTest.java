@@ -2,6 +2,7 @@ package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
 import org.junit.jupiter.api.Test;
@@ -154,16 +155,37 @@ class OutsideTest {
   }
 
   @Test
+  void a_caller_id_chosen_once_counts_for_all_calls() {
+    Desk tomasz = browsers.of("tomasz");
+    Desk ines = browsers.of("ines");
+    tomasz.play("Dov Hartigan");
+    ines.openMenu("Ines Calloway 201");
+    ines.button("Call settings").click();
+    ines.page.getByLabel("Number that others see").selectOption("Office number");
+    ines.press("Escape");
+    ines.dial("0151 496 0177");
+    ines.sees("0151 496 0177", "Liverpool");
+    browsers.pass(Duration.ofSeconds(1));
+    assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("0191 498 0100");
+    ines.button("End").click();
+    ines.openMenu("Ines Calloway 201");
+    ines.button("Call settings").click();
+    ines.page.getByLabel("Number that others see").selectOption("My number");
+  }
+
+  @Test
   void subscribers_call_in_by_themselves_when_switched_on() {
     Desk tomasz = browsers.of("tomasz");
     tomasz.open("Outside");
-    tomasz.page.getByLabel("Subscribers call in by themselves").check();
+    Locator callers = tomasz.page.getByLabel("Subscribers call in by themselves");
+    callers.click(); // not check(): it is the server that says how it stands
+    assertThat(callers).isChecked();
     tomasz.open("Desk");
     browsers.pass(Duration.ofSeconds(90));
     assertThat(tomasz.page.getByText("ringing").or(tomasz.page.getByText("0:0")).first())
         .isVisible();
     tomasz.open("Outside");
-    tomasz.page.getByLabel("Subscribers call in by themselves").uncheck();
-    assertThat(tomasz.page.getByLabel("Subscribers call in by themselves")).not().isChecked();
+    callers.click();
+    assertThat(callers).not().isChecked();
   }
 }

@@ -68,6 +68,21 @@ class TransferTest {
   }
 
   @Test
+  void a_caller_nobody_takes_back_rings_at_the_front_desk_and_is_told_in_the_end() {
+    Desk rufus = browsers.of("rufus");
+    choose("212", "Put through");
+    adaeze.sees("Tomasz Brill", "ringing");
+    browsers.pass(Duration.ofSeconds(20));
+    ines.button("Decline").click();
+    rufus.sees("Tomasz Brill", "It was declined at Adaeze Moor. Tomasz Brill needs somebody.");
+    browsers.pass(Duration.ofSeconds(30));
+    tomasz.sees("Ines Calloway", "Nobody answered");
+    assertThat(ines.page.getByText("Tomasz Brill reached nobody, not even the front desk"))
+        .isVisible();
+    rufus.hasNoCalls();
+  }
+
+  @Test
   void put_through_and_declined_comes_back_at_once() {
     choose("212", "Put through");
     adaeze.button("Decline").click();
@@ -139,12 +154,42 @@ class TransferTest {
   }
 
   @Test
+  void a_reload_at_each_stage_of_an_announced_transfer_loses_nothing() {
+    ines.button("Transfer").click();
+    ines.page.reload();
+    ines.sees("Tomasz Brill", "talking");
+    choose("adaeze", "Announce first");
+    ines.sees(PAIR, "ringing");
+    ines.page.reload();
+    ines.sees(PAIR, "ringing");
+    adaeze.page.reload();
+    adaeze.button("Answer").click();
+    ines.sees(PAIR, "talking");
+    ines.page.reload();
+    tomasz.page.reload();
+    tomasz.sees("Ines Calloway", "they put you on hold");
+    ines.button("Hand over to Adaeze Moor").click();
+    ines.page.reload();
+    tomasz.sees("Adaeze Moor", "talking");
+    ines.hasNoCalls();
+  }
+
+  @Test
+  void the_one_who_was_sent_on_hangs_up_and_the_sender_is_told() {
+    choose("212", "Put through");
+    adaeze.sees("Tomasz Brill", "ringing");
+    tomasz.button("End").click();
+    assertThat(ines.page.getByText("Tomasz Brill hung up before anybody answered.")).isVisible();
+    ines.hasNoCalls();
+  }
+
+  @Test
   void all_three_talk_and_the_sender_leaves() {
     announced();
     ines.button("All three talk").click();
-    tomasz.sees("Ines Calloway", "talking");
-    ines.sees("Tomasz Brill", "With Tomasz Brill, Adaeze Moor");
-    ines.button("End").click();
+    tomasz.sees("Conference", "talking");
+    ines.sees("Conference", "Conference with Tomasz Brill, Adaeze Moor");
+    ines.button("Leave").click();
     tomasz.sees("Adaeze Moor", "talking");
   }
 
@@ -175,8 +220,10 @@ class TransferTest {
     ines.sees(PAIR, "talking");
     ines.press("w");
     tomasz.sees("Ines Calloway", "talking");
+    ines.sees(PAIR, "on hold");
     ines.press("r");
     adaeze.sees("Ines Calloway", "talking");
+    ines.sees(PAIR, "hears music");
     ines.press("Enter");
     tomasz.sees("Adaeze Moor", "talking");
     tomasz.press("m");

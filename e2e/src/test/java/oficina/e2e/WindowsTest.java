@@ -28,6 +28,27 @@ class WindowsTest {
   }
 
   @Test
+  void a_call_is_moved_to_another_window_without_the_other_noticing() {
+    Desk ines = browsers.of("ines");
+    Desk second = browsers.secondWindow("ines");
+    Desk tomasz = browsers.of("tomasz");
+    tomasz.dial("201");
+    ines.button("Answer").click();
+    tomasz.sees("Ines Calloway", "talking");
+    second.sees("Tomasz Brill", "in another window of yours");
+    second.button("Take it here").click();
+    assertThat(second.button("Take it here")).hasCount(0);
+    ines.sees("Tomasz Brill", "in another window of yours");
+    tomasz.sees("Ines Calloway", "talking");
+    ines.press("x");
+    second.sees("Tomasz Brill", "in another window of yours");
+    ines.button("End").click();
+    ines.open("History");
+    assertThat(ines.entries().first()).containsText("Tomasz Brill");
+    assertThat(ines.entries().nth(1)).not().containsText("Tomasz Brill talked 0:0");
+  }
+
+  @Test
   void a_reload_in_mid_call_loses_nothing() {
     Desk ines = browsers.of("ines");
     Desk tomasz = browsers.of("tomasz");

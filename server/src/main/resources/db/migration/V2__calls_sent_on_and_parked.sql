@@ -13,6 +13,8 @@ create table park_slot (
 
 -- For finding missed calls that nobody has returned.
 alter table history
+  -- a call's course has no limit
+  modify column body mediumtext not null,
   -- who was at the other end: an E.164 number or p and a person's identity; null when withheld
   add column other_key varchar(24),
   -- the group on whose line it came in

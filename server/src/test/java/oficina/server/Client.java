@@ -26,6 +26,7 @@ public final class Client implements AutoCloseable {
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final BlockingQueue<JsonNode> pushes = new LinkedBlockingQueue<>();
   private WebSocket socket;
+  private volatile boolean listening = true;
   private volatile long lastPushAt;
 
   public Client(String address) {
@@ -38,12 +39,18 @@ public final class Client implements AutoCloseable {
   }
 
   public static Client signedIn(String address, String name) {
+    Client client = withoutPage(address, name);
+    client.connect();
+    return client;
+  }
+
+  /** Signed in, but with no page open at which calls would ring. */
+  public static Client withoutPage(String address, String name) {
     Client client = new Client(address);
     Answer answer = client.post("/api/session", Map.of("name", name, "password", "harbour-light"));
     if (answer.status() != 200) {
       throw new AssertionError(answer.toString());
     }
-    client.connect();
     return client;
   }
 
@@ -124,12 +131,24 @@ public final class Client implements AutoCloseable {
 
   /** Opens the page's WebSocket and waits for the first message. */
   public JsonNode connect() {
+    open();
+    return await(push -> push.has("calls") && push.has("people"));
+  }
+
+  private void open() {
     socket =
         http.newWebSocketBuilder()
             .buildAsync(
                 URI.create(address.replace("http:", "ws:") + "/api/push"),
                 new WebSocket.Listener() {
                   private final StringBuilder text = new StringBuilder();
+
+                  @Override
+                  public void onOpen(WebSocket webSocket) {
+                    if (listening) {
+                      webSocket.request(1);
+                    }
+                  }
 
                   @Override
                   public CompletionStage<?> onText(
@@ -145,7 +164,18 @@ public final class Client implements AutoCloseable {
                   }
                 })
             .join();
-    return await(push -> push.has("calls") && push.has("people"));
+  }
+
+  /** Opens the page's WebSocket and takes nothing in, as a page that hangs. */
+  public void connectSilently() {
+    listening = false;
+    open();
+  }
+
+  /** Takes everything in that has been sent meanwhile, and goes on listening. */
+  public void listenAgain() {
+    listening = true;
+    socket.request(1);
   }
 
   /** The first push like this; earlier ones are dropped. */

@@ -114,7 +114,8 @@ record Conferencing(Draft draft) {
     if (!mine.party().employee().equals(call.starter())) {
       return Refusal.of(Reason.NOT_STARTER);
     }
-    draft.end(call, Cause.NORMAL);
+    draft.clear(call.id(), mine, Cause.NORMAL); // first, as the one who hangs up
+    draft.end(draft.call(call.id()), Cause.NORMAL);
     return null;
   }
 

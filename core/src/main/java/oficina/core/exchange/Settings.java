@@ -48,21 +48,6 @@ public record Settings(
           Duration.ofMinutes(3),
           Duration.ofHours(1));
 
-  /** The same with what an office sets for itself. */
-  public Settings with(int outsideLines, GroupId frontDesk, List<ParkSlot> parkSlots) {
-    return new Settings(
-        outsideLines,
-        callsInHand,
-        networkPatience,
-        holdReminder,
-        frontDesk,
-        toneTime,
-        conferenceLimit,
-        parkSlots,
-        parkComeBack,
-        callBackLasts);
-  }
-
   /** Whether these digits are a park slot. */
   public boolean isSlot(String digits) {
     return parkSlots.stream().anyMatch(slot -> slot.number().equals(digits));

@@ -133,9 +133,21 @@ public final class CallRecord {
     } else {
       Tally here = new Tally(there.direction, there.line, there.began);
       here.answered = there.answered;
-      here.other = there.direction == Direction.PLACED ? other.other() : other.caller;
+      here.other = otherEnd(e, there.direction, other);
       tallies.put(party.employee(), here);
     }
+  }
+
+  /** Whom somebody who came over had at the other end, as they will remember it. */
+  private Party otherEnd(Merged e, Direction direction, CallRecord before) {
+    if (direction == Direction.PLACED) {
+      return before.other();
+    }
+    if (e.stays()) {
+      return before.caller;
+    }
+    // Handed over: the one they speak with from now on, and not the colleague who announced them.
+    return e.by().equals(caller.employee()) ? other() : caller;
   }
 
   private void established(Established e) {

@@ -168,6 +168,7 @@ class SendingTest {
     scene.clear(dov, ZOE);
     assertThat(scene.state(dov)).isNull();
     assertThat(scene.entry(dov, ZOE).talked()).hasSeconds(30);
+    assertThat(scene.entry(dov, ZOE).other()).isEqualTo(new Party.Outside(DOV));
     assertThat(scene.entry(dov, TOMASZ).held()).hasSeconds(18);
     assertThat(scene.entries(zoe)).extracting("person").containsExactly(TOMASZ);
   }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Call;
 import oficina.core.exchange.Connection;
@@ -209,7 +210,8 @@ class DeskViews {
       return null;
     }
     boolean mine = sent.by().equals(own.party().employee());
-    return new CallView.Returned(parties.name(sent.to()), sent.why(), mine);
+    Cause why = call.parked() == null ? sent.why() : Cause.PARKED_TOO_LONG;
+    return new CallView.Returned(parties.name(sent.to()), why, mine);
   }
 
   /** The held call this one announces, as long as both are in this person's hand. */

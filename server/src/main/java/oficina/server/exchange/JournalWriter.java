@@ -1,6 +1,7 @@
 package oficina.server.exchange;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import oficina.core.history.Part;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 
@@ -86,7 +88,7 @@ class JournalWriter {
     }
     try {
       if (!entries.isEmpty()) {
-        journal.append(entries, List.copyOf(parts.values()));
+        append(entries, parts.values());
       }
       if (behind) {
         LOG.info("The journal has caught up with {} events", entries.size());
@@ -100,6 +102,25 @@ class JournalWriter {
       }
       answersAgain = false;
       new Thread(this::awaitDatabase, "database-away").start();
+    }
+  }
+
+  /**
+   * Writes everything together. An entry of the history that the database refuses must not keep the
+   * events back, nor the other entries.
+   */
+  private void append(List<JournalStore.Entry> entries, Collection<Part> parts) {
+    try {
+      journal.append(entries, List.copyOf(parts));
+    } catch (DataIntegrityViolationException e) {
+      journal.append(entries, List.of());
+      for (Part part : parts) {
+        try {
+          journal.append(List.of(), List.of(part));
+        } catch (DataIntegrityViolationException refused) {
+          LOG.error("The history entry of call {} could not be written", part.call(), refused);
+        }
+      }
     }
   }
 

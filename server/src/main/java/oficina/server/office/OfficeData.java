@@ -1,8 +1,10 @@
 package oficina.server.office;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
+import oficina.core.exchange.ParkSlot;
 import oficina.core.exchange.Settings;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
@@ -34,13 +36,7 @@ public class OfficeData {
     Map<String, String> set = store.settings();
     directory = store.directory();
     finder = new PeopleFinder(directory.people());
-    int lines =
-        set.containsKey("outside-lines")
-            ? Integer.parseInt(set.get("outside-lines"))
-            : Settings.DEFAULT.outsideLines();
-    GroupId frontDesk =
-        set.containsKey("front-desk") ? new GroupId(Long.parseLong(set.get("front-desk"))) : null;
-    settings = Settings.DEFAULT.with(lines, frontDesk, store.parkSlots());
+    settings = settings(set, store.parkSlots());
     plan =
         new DialPlan(
             new Region(set.getOrDefault("region", "GB")),
@@ -50,6 +46,31 @@ public class OfficeData {
     mainNumber = set.containsKey("main-number") ? new PhoneNumber(set.get("main-number")) : null;
     name = set.getOrDefault("office-name", "");
     standIns = store.standIns();
+  }
+
+  /** What the office has set, and for the rest what usually applies. */
+  private static Settings settings(Map<String, String> set, List<ParkSlot> slots) {
+    Settings usual = Settings.DEFAULT;
+    String frontDesk = set.get("front-desk");
+    return new Settings(
+        number(set, "outside-lines", usual.outsideLines()),
+        number(set, "calls-in-hand", usual.callsInHand()),
+        seconds(set, "network-patience", usual.networkPatience()),
+        seconds(set, "hold-reminder", usual.holdReminder()),
+        frontDesk == null ? null : new GroupId(Long.parseLong(frontDesk)),
+        seconds(set, "tone-time", usual.toneTime()),
+        number(set, "conference-limit", usual.conferenceLimit()),
+        slots,
+        seconds(set, "park-come-back", usual.parkComeBack()),
+        seconds(set, "call-back-lasts", usual.callBackLasts()));
+  }
+
+  private static int number(Map<String, String> set, String name, int usual) {
+    return set.containsKey(name) ? Integer.parseInt(set.get(name)) : usual;
+  }
+
+  private static Duration seconds(Map<String, String> set, String name, Duration usual) {
+    return Duration.ofSeconds(number(set, name, (int) usual.toSeconds()));
   }
 
   public Directory directory() {

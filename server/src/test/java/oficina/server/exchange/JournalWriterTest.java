@@ -3,9 +3,11 @@ package oficina.server.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyBoolean;
+import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
@@ -18,6 +20,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.exchange.ExchangeEvent.CallCleared;
+import oficina.core.history.Part;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -25,6 +28,7 @@ import org.mockito.ArgumentCaptor;
 import org.mockito.Captor;
 import org.mockito.MockitoAnnotations;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 
 /** What the writer does when the database goes away and comes back. */
 class JournalWriterTest {
@@ -89,5 +93,25 @@ class JournalWriterTest {
     verify(feed, timeout(10_000)).behind(false);
     verify(store, timeout(5_000).atLeast(2)).append(written.capture(), any());
     assertThat(written.getValue()).extracting(JournalStore.Entry::seq).containsExactly(1L, 2L);
+  }
+
+  @Test
+  void an_entry_that_the_database_refuses_keeps_no_event_back() throws Exception {
+    doThrow(new DataIntegrityViolationException("too long"))
+        .when(store)
+        .append(any(), argThat(parts -> !parts.isEmpty()));
+    CountDownLatch confirmed = new CountDownLatch(1);
+    CallCleared event = new CallCleared(new CallId("c1"), Instant.EPOCH, Cause.NORMAL);
+    writer.add(
+        new Batch(
+            List.of(new JournalStore.Entry(1, event)),
+            List.of(mock(Part.class)),
+            List.of(),
+            null,
+            List.of(),
+            confirmed::countDown));
+    assertThat(confirmed.await(5, TimeUnit.SECONDS)).isTrue();
+    verify(store).append(List.of(new JournalStore.Entry(1, event)), List.of());
+    verify(feed, never()).behind(true);
   }
 }

@@ -1,0 +1,66 @@
+package oficina.bench;
+
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import oficina.server.Client;
+import oficina.server.ServerProcess;
+
+/** How long from the death of the server until every desk is live again, with 200 calls up. */
+final class KilledToLive {
+  /** Each calls the next one, so that there are as many calls as people. */
+  private static final int CALLS = 200;
+
+  private KilledToLive() {}
+
+  static void measure() throws SQLException {
+    try (ServerProcess server = new ServerProcess()) {
+      server.start();
+      BenchOffice.addPeople(server.database(), CALLS);
+      server.kill();
+      server.start();
+      List<Client> desks = new ArrayList<>();
+      for (int i = 0; i < CALLS; i++) {
+        desks.add(Client.signedIn(server.address(), "bench" + i));
+      }
+      for (int i = 0; i < CALLS; i++) {
+        String call =
+            desks.get(i).call(Integer.toString(BenchOffice.FIRST_EXTENSION + (i + 1) % CALLS));
+        desks.get((i + 1) % CALLS).service(call, "answer");
+      }
+      long killed = System.nanoTime();
+      server.kill();
+      server.launch();
+      CountDownLatch live = new CountDownLatch(CALLS);
+      desks.forEach(desk -> new Thread(() -> comeBack(desk, live)).start());
+      live.await();
+      Main.row(
+          "killed to all of 200 desks live again, 200 calls up",
+          "%.1f s",
+          (System.nanoTime() - killed) / 1e9);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** Tries as often as a page does, until it has been told of both calls. */
+  private static void comeBack(Client desk, CountDownLatch live) {
+    while (true) {
+      try {
+        if (desk.connect().get("calls").size() == 2) {
+          live.countDown();
+          return;
+        }
+        throw new IllegalStateException("a call is missing");
+      } catch (RuntimeException | AssertionError notYet) {
+        try {
+          Thread.sleep(500);
+        } catch (InterruptedException e) {
+          Thread.currentThread().interrupt();
+          return;
+        }
+      }
+    }
+  }
+}

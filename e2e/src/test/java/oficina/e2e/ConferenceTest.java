@@ -1,0 +1,100 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Tomasz and Adaeze have called Ines, who brings them together. */
+class ConferenceTest {
+  @RegisterExtension final Browsers browsers = new Browsers();
+  private Desk ines;
+  private Desk tomasz;
+  private Desk adaeze;
+
+  @BeforeEach
+  void three_talk() {
+    ines = browsers.of("ines");
+    tomasz = browsers.of("tomasz");
+    adaeze = browsers.of("adaeze");
+    tomasz.dial("201");
+    ines.button("Answer").click();
+    tomasz.sees("Ines Calloway", "talking");
+    adaeze.dial("201");
+    ines.button("Answer").click();
+    ines.button("Join").click();
+    ines.sees("Conference", "3 of at most 16 · you started it");
+  }
+
+  @Test
+  void members_are_muted_and_dropped_by_whoever_started_it_and_by_nobody_else() {
+    assertThat(tomasz.call("Conference")).containsText("Adaeze Moor");
+    assertThat(tomasz.button("Mute Adaeze Moor")).hasCount(0);
+    ines.button("Mute Adaeze Moor").click();
+    adaeze.sees("Conference", "You are muted");
+    assertThat(tomasz.call("Conference")).containsText("muted");
+    ines.button("Unmute Adaeze Moor").click();
+    assertThat(adaeze.call("Conference")).not().containsText("You are muted");
+    ines.button("Drop Adaeze Moor").click();
+    adaeze.hasNoCalls();
+    adaeze.isTold("Ines Calloway has taken you out of the conference.");
+    ines.sees("Tomasz Brill", "talking");
+  }
+
+  @Test
+  void somebody_is_rung_privately_and_then_let_in() {
+    Desk una = browsers.of("una");
+    ines.press("c");
+    ines.page.keyboard().type("una");
+    assertThat(ines.results().first()).containsText("Una Redfern");
+    ines.press("Enter");
+    una.sees("Ines Calloway", "ringing");
+    una.button("Answer").click();
+    ines.sees("Not heard in the conference yet", "talking");
+    tomasz.sees("Conference", "Ines Calloway on another call");
+    ines.button("Let Una Redfern in").click();
+    una.sees("Conference", "4 of at most 16");
+    ines.sees("Conference", "Una Redfern");
+  }
+
+  @Test
+  void one_is_taken_aside_and_brought_back() {
+    ines.button("Speak with Adaeze Moor aside").click();
+    adaeze.sees("Ines Calloway", "talking");
+    ines.sees("A word aside. The conference goes on without the two of you.", "Adaeze Moor");
+    tomasz.sees("Ines Calloway", "they put you on hold");
+    ines.page.reload();
+    ines.button("Bring Adaeze Moor back").click();
+    tomasz.sees("Conference", "Adaeze Moor");
+    adaeze.sees("Conference", "Tomasz Brill");
+  }
+
+  @Test
+  void its_starter_leaves_the_rest_talking() {
+    ines.button("Leave").click();
+    tomasz.sees("Adaeze Moor", "talking");
+    ines.hasNoCalls();
+  }
+
+  @Test
+  void its_starter_ends_it_for_all() {
+    ines.button("End for all").click();
+    tomasz.hasNoCalls();
+    adaeze.hasNoCalls();
+    ines.open("History");
+    ines.entries().first().getByRole(AriaRole.BUTTON).first().click();
+    assertThat(ines.page.getByText("you hung up")).isVisible();
+  }
+
+  @Test
+  void holding_it_plays_music_to_nobody() {
+    ines.button("Hold").click();
+    ines.sees("Conference", "on hold");
+    assertThat(ines.call("Conference")).not().containsText("hears music");
+    tomasz.sees("Conference", "talking");
+    ines.button("Resume").click();
+    ines.sees("Conference", "talking");
+  }
+}

@@ -1,0 +1,68 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import java.util.List;
+import oficina.server.ServerProcess;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** The server is killed and the database stopped while three people are at their desks. */
+class NeverLostTest {
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  @Test
+  void calls_outlive_a_killed_server_and_a_stopped_database() {
+    try (ServerProcess server = new ServerProcess()) {
+      server.start();
+      browsers.use(server.address());
+      Desk ines = browsers.of("ines");
+      Desk tomasz = browsers.of("tomasz");
+      Desk adaeze = browsers.of("adaeze");
+      tomasz.dial("201");
+      ines.button("Answer").click();
+      tomasz.sees("Ines Calloway", "talking");
+      ines.press("p");
+      assertThat(ines.button("Cancel")).isVisible();
+      ines.press("Enter");
+      tomasz.sees("Ines Calloway", "parked you in 61");
+      adaeze.dial("201");
+      ines.button("Answer").click();
+      adaeze.sees("Ines Calloway", "talking");
+      ines.button("Hold").click();
+      adaeze.sees("Ines Calloway", "they put you on hold");
+
+      server.kill();
+      for (Desk desk : List.of(ines, tomasz, adaeze)) {
+        assertThat(desk.page.getByText("The connection to the server is lost.")).isVisible();
+      }
+      server.start();
+      ines.isTold("The server was restarted and is back. Calls in your hand: 1.");
+      tomasz.isTold("The server was restarted and is back. Calls in your hand: 1.");
+      adaeze.sees("Ines Calloway", "they put you on hold");
+      assertThat(ines.slot("61")).containsText("Tomasz Brill");
+      ines.take("61");
+      tomasz.sees("Ines Calloway", "talking");
+      ines.sees("Adaeze Moor", "on hold");
+
+      server.database().stop();
+      tomasz.button("Hold").click();
+      ines.sees("Tomasz Brill", "they put you on hold");
+      for (Desk desk : List.of(ines, tomasz, adaeze)) {
+        assertThat(desk.page.getByText("The database is away. Calls go on")).isVisible();
+      }
+      tomasz.button("Resume").click();
+      ines.inStrip("Adaeze Moor", "Join").click();
+      adaeze.sees("Conference", "talking");
+      ines.button("End for all").click();
+      tomasz.hasNoCalls();
+      server.database().start();
+      assertThat(tomasz.page.getByText("The database is away.")).hasCount(0);
+      tomasz.open("History");
+      assertThat(tomasz.entries()).hasCount(1);
+      assertThat(tomasz.entries().first()).containsText("Ines Calloway");
+      ines.open("History");
+      assertThat(ines.entries()).hasCount(2);
+    }
+  }
+}

@@ -1,0 +1,125 @@
+package oficina.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * The application as a process of its own with a database of its own, for being killed. It runs by
+ * the system's clock.
+ */
+public final class ServerProcess implements AutoCloseable {
+  private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+  private final TestDatabase database = new TestDatabase();
+  private final int port;
+  private final Path log;
+  private Process process;
+
+  public ServerProcess() {
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+      log = Files.createTempFile("oficina-server", ".log");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Starts it and returns at once. */
+  public void launch() {
+    try {
+      process =
+          new ProcessBuilder(
+                  Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                  // It lives for seconds: what makes it start quickly counts, not what makes it
+                  // run.
+                  "-XX:TieredStopAtLevel=1",
+                  "-XX:+UseSerialGC",
+                  "-Xshare:auto",
+                  "-cp",
+                  System.getProperty("java.class.path"),
+                  OficinaApplication.class.getName(),
+                  "--server.port=" + port,
+                  "--spring.datasource.url=jdbc:mariadb://127.0.0.1:"
+                      + database.port()
+                      + "/oficina?useBulkStmts=true&timezone=UTC",
+                  "--oficina.callers=false",
+                  "--oficina.demo-past=false",
+                  "--springdoc.api-docs.enabled=false")
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()))
+              .start();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Starts it and waits until it takes requests. */
+  public void start() {
+    launch();
+    awaitReady();
+  }
+
+  public void awaitReady() {
+    long patience = System.nanoTime() + PATIENCE.toNanos();
+    while (!answers()) {
+      if (!process.isAlive() || System.nanoTime() > patience) {
+        throw new AssertionError(log());
+      }
+      try {
+        Thread.sleep(20);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new AssertionError(e);
+      }
+    }
+  }
+
+  public boolean answers() {
+    try (Socket socket = new Socket("127.0.0.1", port)) {
+      return true;
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
+  /** Ends it as a power cut would (SIGKILL). */
+  public void kill() {
+    try {
+      process.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  public String address() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  public TestDatabase database() {
+    return database;
+  }
+
+  /** Everything it has said. */
+  public String log() {
+    try {
+      return String.join("\n", List.copyOf(Files.readAllLines(log)));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    if (process != null) {
+      kill();
+    }
+    database.close();
+  }
+}
