@@ -15,10 +15,10 @@ create table park_slot (
 alter table history
   -- a call's course has no limit
   modify column body mediumtext not null,
-  -- who was at the other end: an E.164 number or p and a person's identity; null when withheld
-  add column other_key varchar(24),
-  -- the group on whose line it came in
-  add column line_group bigint,
+  -- who was at the other end: an E.164 number or p and a person's identity; empty when withheld
+  add column other_key varchar(24) not null default '',
+  -- the group on whose line it came in; 0 when on none
+  add column line_group bigint not null default 0,
   add column spoke boolean not null default false,
   add index history_by_other (other_key, spoke, ended),
   add index history_by_line (line_group, began);
@@ -26,13 +26,13 @@ alter table history
 update history set spoke = (result = 'ANSWERED'),
   other_key = case json_value(body, '$.other.is')
     when 'Outside' then json_value(body, '$.other.number.e164')
-    when 'Employee' then concat('p', json_value(body, '$.other.id.value')) end,
+    when 'Employee' then concat('p', json_value(body, '$.other.id.value')) else '' end,
   line_group = case json_value(body, '$.line.is')
-    when 'Members' then json_value(body, '$.line.id.value') end;
+    when 'Members' then json_value(body, '$.line.id.value') else 0 end;
 
 -- The other call or wish that an event changes too: all of them are replayed together.
 alter table journal
-  add column other_call varchar(40),
+  add column other_call varchar(40) not null default '',
   add index journal_by_other (other_call);
 
 update journal set other_call = json_value(body, '$.other.value') where type = 'Merged';

@@ -197,7 +197,7 @@ class SentOnOverHttpTest {
     Client silent = Client.withoutPage(TestServer.get().address(), "priya");
     silent.connectSilently();
     long slowest = 0;
-    for (int i = 0; i < 300; i++) {
+    for (int i = 0; i < 120; i++) {
       long began = System.nanoTime();
       assertThat(ask(ines, call, "hold").status()).isEqualTo(204);
       assertThat(ask(ines, call, "retrieve").status()).isEqualTo(204);

@@ -13,6 +13,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The journal: every event of the exchange, and what is derived from it, written in one go. */
 @Repository
 public class JournalStore {
+  /** In the place of nothing: batches go in at once only when each row has values of one type. */
+  private static final String NONE = "";
+
   private final JdbcTemplate jdbc;
   private final HistoryStore history;
 
@@ -44,7 +47,7 @@ public class JournalStore {
           new Object[] {
             entry.seq(),
             call,
-            event.changesToo() == null ? null : event.changesToo().value(),
+            event.changesToo() == null ? NONE : event.changesToo().value(),
             event.at(),
             EventJson.type(event),
             EventJson.write(event)
@@ -84,7 +87,7 @@ public class JournalStore {
           union
           select if(j.call_id = w.call_id, j.other_call, j.call_id)
           from wanted w join journal j
-            on j.other_call is not null and (j.call_id = w.call_id or j.other_call = w.call_id))
+            on j.other_call <> '' and (j.call_id = w.call_id or j.other_call = w.call_id))
         select j.type, j.body from journal j join wanted w on w.call_id = j.call_id order by j.seq
         """,
         (row, n) -> EventJson.read(row.getString("type"), row.getString("body")));

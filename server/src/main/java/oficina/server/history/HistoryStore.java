@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.StringJoiner;
 import oficina.core.call.Party;
@@ -22,6 +24,8 @@ import org.springframework.stereotype.Repository;
 /** History entries in the database. Every query is one person's own. */
 @Repository
 public class HistoryStore {
+  private static final int AT_ONCE = 100;
+
   private final JdbcTemplate batch;
   private final JdbcClient jdbc;
   private final Parties parties;
@@ -56,40 +60,50 @@ public class HistoryStore {
 
   /** Writes entries, each in the place of an earlier one of the same call and person. */
   public void write(List<Part> entries) {
-    if (entries.isEmpty()) {
-      return;
+    for (int from = 0; from < entries.size(); from += AT_ONCE) {
+      writeAtOnce(entries.subList(from, Math.min(entries.size(), from + AT_ONCE)));
     }
-    List<Object[]> rows = new ArrayList<>(entries.size());
-    for (Part part : entries) {
-      rows.add(
-          new Object[] {
-            part.person().value(),
-            part.call().value(),
-            part.direction().name(),
-            part.result().name(),
-            part.began(),
-            part.ended(),
-            part.rang().toMillis(),
-            part.talked().toMillis(),
-            part.held().toMillis(),
-            EventJson.json().writeValueAsString(part),
-            search(part),
-            Parties.key(part.other()),
-            part.line() instanceof Party.Members line ? line.id().value() : null,
-            part.result() == Part.Result.ANSWERED
-          });
-    }
-    batch.batchUpdate(
+  }
+
+  /**
+   * One statement for all of them: the database takes them several times faster than one by one.
+   */
+  private void writeAtOnce(List<Part> entries) {
+    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    List<Object> values = new ArrayList<>();
+    entries.forEach(part -> values.addAll(values(part)));
+    batch.update(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
           talked_ms, held_ms, body, search, other_key, line_group, spoke)
-        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+        values\s"""
+            + String.join(", ", Collections.nCopies(entries.size(), row))
+            + """
+
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
           body = values(body), search = values(search), other_key = values(other_key),
           spoke = values(spoke)
         """,
-        rows);
+        values.toArray());
+  }
+
+  private List<Object> values(Part part) {
+    return List.of(
+        part.person().value(),
+        part.call().value(),
+        part.direction().name(),
+        part.result().name(),
+        part.began(),
+        part.ended(),
+        part.rang().toMillis(),
+        part.talked().toMillis(),
+        part.held().toMillis(),
+        EventJson.json().writeValueAsString(part),
+        search(part),
+        Objects.requireNonNullElse(Parties.key(part.other()), ""),
+        part.line() instanceof Party.Members line ? line.id().value() : 0L,
+        part.result() == Part.Result.ANSWERED);
   }
 
   /** Every word and number by which somebody may look for the entry. */
@@ -163,14 +177,14 @@ public class HistoryStore {
             select min(began) as first, count(distinct call_id) as times, max(id) as last
             from history missed
             where (person_id = :person or line_group in (:groups))
-              and result like 'MISSED%' and other_key is not null and began >= :notBefore
+              and result like 'MISSED%' and other_key <> '' and began >= :notBefore
               and other_key <> :own
               and not exists (
                 select 1 from history spoken
                 where spoken.other_key = missed.other_key and spoken.spoke
                   and spoken.ended >= missed.began
                   and (missed.other_key like '+%' or spoken.person_id = :person
-                    or spoken.line_group = missed.line_group))
+                    or (missed.line_group <> 0 and spoken.line_group = missed.line_group)))
             group by other_key order by first limit :limit) found on found.last = h.id
             order by found.first
             """)
