@@ -66,9 +66,13 @@ export function CallStrip({ call }: { call: CallView }) {
     >
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
         <div className="min-w-0 flex-1 basis-44 sm:basis-48">
-          <h3 className="flex flex-wrap items-baseline gap-x-2">
-            <span className="text-lg leading-snug font-bold break-words">{title}</span>
-            <span className="quiet">{details.filter(Boolean).join(' · ')}</span>
+          <h3
+            className={`flex items-baseline gap-x-2 ${compact ? 'sm:flex-nowrap max-sm:flex-wrap' : 'flex-wrap'}`}
+          >
+            <span className="max-w-full text-lg leading-snug font-bold break-words">{title}</span>
+            <span className={`quiet ${compact ? 'min-w-0 truncate' : ''}`}>
+              {details.filter(Boolean).join(' · ')}
+            </span>
           </h3>
           {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
         </div>
@@ -142,7 +146,9 @@ function Times({ call, state, now }: TimesProps) {
       <br />
       <span className={call.phase === 'FAILED' ? 'text-error font-semibold' : 'quiet'}>
         {state}
-        {held > 0 && call.phase === 'TALKING' && t('phase.heldBefore', { time: clockTime(held) })}
+        {held >= 1000 &&
+          call.phase === 'TALKING' &&
+          t('phase.heldBefore', { time: clockTime(held) })}
       </span>
     </p>
   );

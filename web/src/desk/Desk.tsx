@@ -17,16 +17,16 @@ import { Worklist } from './Worklist';
 export function Desk() {
   return (
     <DragBoard>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_332px]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_332px] lg:grid-rows-[minmax(0,1fr)_auto] lg:gap-x-4">
         <div className="flex min-h-0 flex-col gap-3">
           <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
           <DialField />
           <Tips />
           <InHand />
         </div>
+        <Shelf />
         <People />
       </div>
-      <Shelf />
     </DragBoard>
   );
 }

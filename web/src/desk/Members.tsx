@@ -6,7 +6,10 @@ import { member, nameOf } from '../live/calls';
 export function Members({ call, conference }: { call: CallView; conference: ConferenceView }) {
   const { t } = useTranslation();
   return (
-    <ul aria-label={t('conference.members')} className="mt-2 grid gap-x-4 gap-y-1 xl:grid-cols-2">
+    <ul
+      aria-label={t('conference.members')}
+      className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-1 xl:grid-cols-[repeat(2,minmax(0,1fr))]"
+    >
       {conference.members.map((each) => {
         const name = nameOf(each.who, t('party.withheld'));
         const state = each.away ? 'away' : each.muted ? 'muted' : 'in';
@@ -16,28 +19,31 @@ export function Members({ call, conference }: { call: CallView; conference: Conf
           ['drop', () => member.drop(call, each)],
         ];
         return (
-          <li key={each.leg} className="flex items-center gap-2">
+          <li key={each.leg} className="flex flex-wrap items-center gap-2">
             <span className={`lamp member-${state}`} aria-hidden="true" />
-            <span className="min-w-0 flex-1 truncate">
+            <span className="min-w-0 flex-1 basis-40 truncate">
               <span className="font-semibold">{name}</span>{' '}
               <span className="quiet text-sm">
                 {state === 'in' ? each.who.place : t(`conference.${state}`)}
               </span>
             </span>
-            {conference.mine &&
-              can
-                .filter(([what]) => what !== 'aside' || !each.away)
-                .map(([what, run]) => (
-                  <button
-                    key={what}
-                    type="button"
-                    className="btn btn-xs btn-plain"
-                    aria-label={t(`conference.${what}Name`, { name })}
-                    onClick={() => void run()}
-                  >
-                    {t(`conference.${what}`)}
-                  </button>
-                ))}
+            {conference.mine && (
+              <span className="flex gap-1.5">
+                {can
+                  .filter(([what]) => what !== 'aside' || !each.away)
+                  .map(([what, run]) => (
+                    <button
+                      key={what}
+                      type="button"
+                      className="btn btn-xs btn-plain"
+                      aria-label={t(`conference.${what}Name`, { name })}
+                      onClick={() => void run()}
+                    >
+                      {t(`conference.${what}`)}
+                    </button>
+                  ))}
+              </span>
+            )}
           </li>
         );
       })}

@@ -23,7 +23,10 @@ export function People() {
   const free = everybody.filter((person) => person.lamp === 'FREE').length;
 
   return (
-    <section aria-label={t('people.title')} className="sheet flex min-h-0 flex-col lg:max-h-full">
+    <section
+      aria-label={t('people.title')}
+      className="sheet flex min-h-0 flex-col lg:col-start-2 lg:row-start-1 lg:max-h-full"
+    >
       <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-3 py-2">
         <h2 className="font-bold">{t('people.title')}</h2>
         <p className="quiet flex-1 text-sm whitespace-nowrap">

@@ -26,12 +26,12 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   CLEAR: 'E',
 };
 
-/** Two calls that were not placed for it are connected by a key of its own, not by Enter. */
+/** Where handing over is not what one most likely wants, it has a key of its own instead of Enter. */
 const CONNECT = 'L';
 
 /** The key of this service for this call, if it has one. */
 export function keyOf(call: CallView, action: Action): string | undefined {
-  if (action === 'HAND_OVER' && !call.announces) {
+  if (action === 'HAND_OVER' && call.actions[0] !== 'HAND_OVER') {
     return CONNECT;
   }
   return KEY_OF[action === 'UNMUTE' ? 'MUTE' : action];
