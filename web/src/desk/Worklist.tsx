@@ -1,13 +1,12 @@
-import { IconPhone } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get, sentence } from '../api/client';
 import type { SlotView, ToCallBack } from '../api/types';
-import { callParty, nameOf, takeParked, useOnce } from '../live/calls';
+import { nameOf, takeParked } from '../live/calls';
 import { useNow } from '../live/now';
 import { useLive } from '../live/store';
 import { useMe } from '../session/session';
+import { CallPartyButton } from './CallPartyButton';
 import { clockTime, dayOf, longDay, timeOfDay } from '../words/time';
 
 /** What waits for me while I have no call: callers parked for me, and missed calls to return. */
@@ -87,7 +86,6 @@ function ParkedForMe({ slot }: { slot: SlotView }) {
 function Missed({ missed }: { missed: ToCallBack }) {
   const { t } = useTranslation();
   const now = useNow();
-  const { run, busy } = useOnce(useCallback(() => callParty(missed.who), [missed.who]));
   const name = nameOf(missed.who, t('party.withheld'));
   const today = dayOf(missed.at) === dayOf(now);
   const about = [
@@ -106,16 +104,7 @@ function Missed({ missed }: { missed: ToCallBack }) {
         {!today && `${longDay(missed.at, now)}, `}
         {timeOfDay(missed.at)}
       </p>
-      <button
-        type="button"
-        className="btn btn-sm btn-plain"
-        aria-label={t('history.call', { name })}
-        aria-disabled={busy}
-        onClick={() => void run()}
-      >
-        <IconPhone size={16} aria-hidden="true" />
-        {t('worklist.call')}
-      </button>
+      <CallPartyButton party={missed.who} word={t('worklist.call')} />
     </li>
   );
 }

@@ -1,14 +1,10 @@
-import {
-  IconArrowDownLeft,
-  IconArrowUpRight,
-  IconChevronDown,
-  IconPhone,
-} from '@tabler/icons-react';
-import { useCallback, useId, useState } from 'react';
+import { IconArrowDownLeft, IconArrowUpRight, IconChevronDown } from '@tabler/icons-react';
+import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
 import { Cord } from '../cord/Cord';
-import { callParty, nameOf, useOnce } from '../live/calls';
+import { CallPartyButton } from '../desk/CallPartyButton';
+import { nameOf } from '../live/calls';
 import { clockTime, timeOfDay } from '../words/time';
 
 /** One call of the history; opened, it tells its whole course. */
@@ -16,7 +12,6 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
   const { t } = useTranslation();
   const [open, setOpen] = useState(false);
   const details = useId();
-  const { run, busy } = useOnce(useCallback(() => callParty(entry.other), [entry.other]));
   const name = nameOf(entry.other, t('party.withheld'));
   const missed = entry.result.startsWith('MISSED');
   const Arrow = entry.direction === 'PLACED' ? IconArrowUpRight : IconArrowDownLeft;
@@ -68,18 +63,7 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
             className={`shrink-0 ${open ? 'rotate-180' : ''}`}
           />
         </button>
-        {entry.other.dial && (
-          <button
-            type="button"
-            className="btn btn-sm btn-plain"
-            aria-label={t('history.call', { name })}
-            aria-disabled={busy}
-            onClick={() => void run()}
-          >
-            <IconPhone size={16} aria-hidden="true" />
-            {t('dial.call')}
-          </button>
-        )}
+        {entry.other.dial && <CallPartyButton party={entry.other} word={t('dial.call')} />}
       </div>
       {open && (
         <div id={details} className="px-4 pt-1 pb-4 sm:pl-14">

@@ -48,7 +48,8 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
                           "--autoplay-policy=no-user-gesture-required")));
 
   static {
-    PlaywrightAssertions.setDefaultAssertionTimeout(10_000);
+    // Generous: what is wrong stays wrong, and a busy machine is slow.
+    PlaywrightAssertions.setDefaultAssertionTimeout(40_000);
   }
 
   /** What a browser keeps of a sign-in: each person signs in as a user would once in a run. */
@@ -123,6 +124,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     options.setReducedMotion(ReducedMotion.REDUCE);
     BrowserContext context =
         BROWSER.newContext(known == null ? options : options.setStorageState(known));
+    context.setDefaultTimeout(60_000);
     contexts.put(name, context);
     Desk desk = new Desk(open(context));
     if (known == null) {

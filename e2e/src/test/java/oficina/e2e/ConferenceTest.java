@@ -2,26 +2,16 @@ package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Tomasz and Adaeze have called Ines, who brings them together. */
-class ConferenceTest {
-  @RegisterExtension final Browsers browsers = new Browsers();
-  private Desk ines;
-  private Desk tomasz;
-  private Desk adaeze;
+class ConferenceTest extends TomaszTalksToInes {
 
   @BeforeEach
   void three_talk() {
-    ines = browsers.of("ines");
-    tomasz = browsers.of("tomasz");
-    adaeze = browsers.of("adaeze");
-    tomasz.dial("201");
-    ines.button("Answer").click();
-    tomasz.sees("Ines Calloway", "talking");
     adaeze.dial("201");
     ines.button("Answer").click();
     ines.button("Join").click();
@@ -84,7 +74,12 @@ class ConferenceTest {
     tomasz.hasNoCalls();
     adaeze.hasNoCalls();
     ines.open("History");
-    ines.entries().first().getByRole(AriaRole.BUTTON).first().click();
+    ines.entries()
+        .filter(new Locator.FilterOptions().setHasText("Tomasz Brill"))
+        .first()
+        .getByRole(AriaRole.BUTTON)
+        .first()
+        .click();
     assertThat(ines.page.getByText("you hung up")).isVisible();
   }
 

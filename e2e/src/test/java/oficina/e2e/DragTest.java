@@ -3,26 +3,10 @@ package oficina.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Tomasz talks to Ines, who sends him on with the mouse, seeing beforehand what will happen. */
-class DragTest {
-  @RegisterExtension final Browsers browsers = new Browsers();
-  private Desk ines;
-  private Desk tomasz;
-  private Desk adaeze;
-
-  @BeforeEach
-  void tomasz_talks_to_ines() {
-    ines = browsers.of("ines");
-    tomasz = browsers.of("tomasz");
-    adaeze = browsers.of("adaeze");
-    tomasz.dial("201");
-    ines.button("Answer").click();
-    tomasz.sees("Ines Calloway", "talking");
-  }
+class DragTest extends TomaszTalksToInes {
 
   private Locator onto(String name) {
     return ines.person(name);

@@ -3,8 +3,10 @@ package oficina.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -181,8 +183,15 @@ class OutsideTest {
     callers.click(); // not check(): it is the server that says how it stands
     assertThat(callers).isChecked();
     tomasz.open("Desk");
-    browsers.pass(Duration.ofSeconds(90));
-    assertThat(tomasz.page.getByText("ringing").or(tomasz.page.getByText("0:0")).first())
+    browsers.pass(Duration.ofSeconds(100));
+    assertThat(
+            tomasz
+                .page
+                .getByRole(
+                    AriaRole.BUTTON,
+                    new Page.GetByRoleOptions()
+                        .setName(Pattern.compile("Call .*, (Ringing|On a call)")))
+                .first())
         .isVisible();
     tomasz.open("Outside");
     callers.click();

@@ -6,26 +6,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Tomasz talks to Ines, who does not know where the colleague is that he wants. */
-class ParkTest {
-  @RegisterExtension final Browsers browsers = new Browsers();
-  private Desk ines;
-  private Desk tomasz;
-  private Desk adaeze;
-
-  @BeforeEach
-  void tomasz_talks_to_ines() {
-    ines = browsers.of("ines");
-    tomasz = browsers.of("tomasz");
-    adaeze = browsers.of("adaeze");
-    tomasz.dial("201");
-    ines.button("Answer").click();
-    tomasz.sees("Ines Calloway", "talking");
-  }
+class ParkTest extends TomaszTalksToInes {
 
   private void park() {
     ines.press("p");

@@ -25,6 +25,7 @@ class Shots {
     Desk tomasz = browsers.of("tomasz");
     Desk adaeze = browsers.of("adaeze");
     ines.button("Put away").click();
+    take(ines.page, "desk-idle");
     ines.play("Dov Hartigan");
     ines.play("Marisol Quenby");
     take(ines.page, "outside");
@@ -65,8 +66,28 @@ class Shots {
     ines.sees("You are announcing Tomasz Brill", "talking");
     browsers.pass(Duration.ofSeconds(22));
     take(ines.page, "desk-announce");
-    ines.button("Back to Tomasz Brill").click();
+    ines.inStrip("0113 496 0148", "Park").click();
+    ines.page
+        .getByLabel("For", new Page.GetByLabelOptions().setExact(true))
+        .selectOption("Adaeze Moor");
+    ines.page.getByLabel("Note").fill("the 12 June sailing");
+    ines.page.getByLabel("Note").press("Enter");
+    ines.slot("61").getByText("0113 496 0148").waitFor();
+    browsers.pass(Duration.ofSeconds(48));
+    ines.button("All three talk").click();
+    ines.sees("Conference", "3 of at most 16");
+    browsers.pass(Duration.ofSeconds(65));
+    ines.button("Put away").click();
+    take(ines.page, "desk-conference");
+    ines.button("Drop Priya Venn").click();
     ines.sees("Tomasz Brill", "talking");
+    ines.drag("Tomasz Brill", ines.person("Una Redfern"));
+    assertThat(ines.page.getByText("Put Tomasz Brill through to Una Redfern")).isVisible();
+    ines.page.screenshot(
+        new Page.ScreenshotOptions()
+            .setPath(Path.of(System.getProperty("oficina.shots"), "desk-drag.png")));
+    ines.press("Escape");
+    ines.page.mouse().up();
     ines.button("End").click();
     ines.open("History");
     ines.entries().getByText("Tomasz Brill").first().click();

@@ -5,28 +5,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Tomasz has called Ines; she sends him on to Adaeze. */
-class TransferTest {
+class TransferTest extends TomaszTalksToInes {
   private static final String PAIR = "You are announcing Tomasz Brill";
-
-  @RegisterExtension final Browsers browsers = new Browsers();
-  private Desk ines;
-  private Desk tomasz;
-  private Desk adaeze;
-
-  @BeforeEach
-  void tomasz_talks_to_ines() {
-    ines = browsers.of("ines");
-    tomasz = browsers.of("tomasz");
-    adaeze = browsers.of("adaeze");
-    tomasz.dial("201");
-    ines.button("Answer").click();
-    tomasz.sees("Ines Calloway", "talking");
-  }
 
   private void choose(String target, String way) {
     ines.button("Transfer").click();

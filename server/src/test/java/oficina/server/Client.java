@@ -181,7 +181,7 @@ public final class Client implements AutoCloseable {
   /** The first push like this; earlier ones are dropped. */
   public JsonNode await(Predicate<JsonNode> wanted) {
     try {
-      long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
+      long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(40);
       while (true) {
         JsonNode push = pushes.poll(patience - System.nanoTime(), TimeUnit.NANOSECONDS);
         if (push == null) {

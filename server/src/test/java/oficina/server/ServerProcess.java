@@ -15,7 +15,7 @@ import java.util.concurrent.TimeUnit;
  * the system's clock.
  */
 public final class ServerProcess implements AutoCloseable {
-  private static final Duration PATIENCE = Duration.ofSeconds(90);
+  private static final Duration PATIENCE = Duration.ofSeconds(240);
 
   private final TestDatabase database = new TestDatabase();
   private final int port;

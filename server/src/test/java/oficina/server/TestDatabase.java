@@ -90,7 +90,7 @@ public final class TestDatabase implements AutoCloseable {
   }
 
   private void awaitAnswer() throws IOException {
-    long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+    long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(120);
     while (true) {
       try (Connection root = DriverManager.getConnection(url("mysql"), "root", "")) {
         return;
@@ -114,7 +114,7 @@ public final class TestDatabase implements AutoCloseable {
   public void stop() {
     server.destroy();
     try {
-      if (!server.waitFor(20, TimeUnit.SECONDS)) {
+      if (!server.waitFor(60, TimeUnit.SECONDS)) {
         server.destroyForcibly().waitFor();
       }
     } catch (InterruptedException e) {

@@ -160,7 +160,10 @@ record Sending(Draft draft) {
     if (other.failure() != null) {
       return Refusal.of(Reason.NOBODY_THERE);
     }
-    if (other.connections().size() != 2 || other.sent() != null) {
+    if (other.sent() != null) {
+      return Refusal.of(Reason.NOT_ANSWERED); // whoever was called has sent it on: who will answer?
+    }
+    if (other.connections().size() != 2) {
       return Refusal.of(Reason.MORE_THAN_TWO);
     }
     Connection target = opposite(other, person);

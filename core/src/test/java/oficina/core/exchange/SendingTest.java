@@ -227,6 +227,19 @@ class SendingTest {
   }
 
   @Test
+  void the_target_sends_the_announcement_on_and_somebody_else_is_handed_the_caller() {
+    CallId zoe = announce("222");
+    Command deflect =
+        new Command.Deflect(zoe, ZOE, scene.office.plan.interpret("212"), CallerId.WITHHELD);
+    assertThat(reason(deflect)).isNull();
+    assertThat(scene.state(zoe, ADAEZE)).isEqualTo(ALERTING);
+    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NOT_ANSWERED);
+    scene.answer(zoe, ADAEZE);
+    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
+    assertThat(dovHears().voices()).containsExactly(new Party.Employee(ADAEZE));
+  }
+
+  @Test
   void the_caller_gives_up_during_the_announcement() {
     CallId zoe = announce("222");
     scene.answer(zoe, ZOE);

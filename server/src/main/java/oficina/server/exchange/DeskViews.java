@@ -5,24 +5,14 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import oficina.core.call.CallId;
-import oficina.core.call.Cause;
-import oficina.core.call.Party;
 import oficina.core.exchange.Call;
 import oficina.core.exchange.Connection;
-import oficina.core.exchange.ConnectionState;
 import oficina.core.exchange.ExchangeState;
-import oficina.core.exchange.Listening;
-import oficina.core.history.CallRecord;
 import oficina.core.history.CallRecords;
-import oficina.core.history.Part.Direction;
-import oficina.core.history.Segment;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.server.exchange.CallView.Phase;
-import oficina.server.history.SegmentView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
-import oficina.server.people.PartyView;
 import oficina.server.people.PersonView;
 import oficina.server.people.PersonView.Lamp;
 import oficina.server.people.Presence;
@@ -34,12 +24,14 @@ class DeskViews {
   private final OfficeData office;
   private final Parties parties;
   private final Presence presence;
+  private final CallViews calls;
   private final DeskFeed feed;
 
-  DeskViews(OfficeData office, Parties parties, Presence presence, DeskFeed feed) {
+  DeskViews(OfficeData office, Parties parties, Presence presence, CallViews calls, DeskFeed feed) {
     this.office = office;
     this.parties = parties;
     this.presence = presence;
+    this.calls = calls;
     this.feed = feed;
   }
 
@@ -56,19 +48,19 @@ class DeskViews {
       for (CallId id : state.inHand(person)) {
         inHand.add(state.call(id));
       }
-      List<CallView> views = new ArrayList<>();
+      List<CallView> all = new ArrayList<>();
       for (Call call : inHand) {
-        views.add(view(call, person, records.of(call.id()), state));
+        all.add(calls.view(call, person, records.of(call.id()), state));
       }
       for (CallId id : state.sentOn(person)) {
         Call call = state.call(id);
         if (call.of(person) == null) {
-          views.add(sentView(call, records.of(id), person));
+          all.add(calls.sentView(call, records.of(id), person));
         }
       }
       desks.add(
           new DeskView(
-              person, views, callBacks(person, state), board(office.person(person), inHand)));
+              person, all, callBacks(person, state), board(office.person(person), inHand)));
     }
     return desks;
   }
@@ -89,7 +81,7 @@ class DeskViews {
     PersonId forWhom = parking.forWhom();
     return new SlotView.Waiting(
         call.id().value(),
-        parties.view(opposite(call, 0).party()),
+        parties.view(CallViews.opposite(call, 0).party()),
         forWhom == null ? null : office.person(forWhom).name(),
         forWhom == null ? null : forWhom.value(),
         office.person(parking.by()).name(),
@@ -135,192 +127,5 @@ class DeskViews {
 
   private static Instant earlier(Instant one, Instant other) {
     return one == null || other.isBefore(one) ? other : one;
-  }
-
-  private CallView view(Call call, PersonId person, CallRecord record, ExchangeState state) {
-    Connection own = call.of(person);
-    boolean placed = own.party().equals(call.caller());
-    Phase phase = phase(call, own);
-    Call announced = announced(call, person, state);
-    Call partner = partner(call, own, state);
-    return new CallView(
-        call.id().value(),
-        placed ? Direction.PLACED : Direction.RECEIVED,
-        other(call, own),
-        own.line() instanceof Party.Members ? parties.name(own.line()) : null,
-        own.sentBy() == null ? null : parties.name(new Party.Employee(own.sentBy())),
-        returned(call, own),
-        phase,
-        call.began(),
-        since(own, record),
-        heldBefore(record, person),
-        call.failure() == null ? null : call.failure().cause(),
-        own.silenced(),
-        own.muted(),
-        own.reminded(),
-        own.device() == null ? null : own.device().value(),
-        record.digits(),
-        announced == null ? null : announced.id().value(),
-        announced != null && aside(call, own),
-        partner == null ? null : partner.id().value(),
-        conference(call, own),
-        call.parked() == null || own.rings() ? null : call.parked().slot(),
-        own.rings() && placed,
-        hears(call, opposite(call, own.leg())),
-        record.course().stream().map(s -> SegmentView.of(s, person, parties)).toList(),
-        Actions.of(call, own, phase, announced, partner));
-  }
-
-  /** A call this person has sent on: no longer theirs, but they can still take it back. */
-  private CallView sentView(Call call, CallRecord record, PersonId person) {
-    Connection waiting = opposite(call, 0);
-    List<Segment> course = record.course();
-    boolean toTarget = call.sent().stage() == Call.Stage.TO_TARGET;
-    return new CallView(
-        call.id().value(),
-        Direction.RECEIVED,
-        parties.view(waiting == null ? call.caller() : waiting.party()),
-        parties.name(call.sent().to()),
-        null,
-        null,
-        Phase.SENT,
-        call.began(),
-        course.get(course.size() - 1).from(),
-        0,
-        null,
-        false,
-        false,
-        false,
-        null,
-        record.digits(),
-        null,
-        false,
-        null,
-        null,
-        null,
-        false,
-        hears(call, opposite(call, 0)),
-        course.stream().map(s -> SegmentView.of(s, person, parties)).toList(),
-        toTarget ? List.of(CallView.Action.PULL_BACK) : List.of());
-  }
-
-  private CallView.Returned returned(Call call, Connection own) {
-    Call.Sent sent = call.sent();
-    if (sent == null || sent.stage() == Call.Stage.TO_TARGET || !own.rings()) {
-      return null;
-    }
-    boolean mine = sent.by().equals(own.party().employee());
-    Cause why = call.parked() == null ? sent.why() : Cause.PARKED_TOO_LONG;
-    return new CallView.Returned(parties.name(sent.to()), why, mine);
-  }
-
-  /** The held call this one announces, as long as both are in this person's hand. */
-  private static Call announced(Call call, PersonId person, ExchangeState state) {
-    Call announced = call.announces() == null ? null : state.call(call.announces());
-    return announced == null || announced.of(person) == null ? null : announced;
-  }
-
-  /** Whether its owner brought the other party into it out of another call. */
-  private static boolean aside(Call call, Connection own) {
-    return call.connections().stream().anyMatch(c -> own.party().employee().equals(c.sentBy()));
-  }
-
-  /** The other call in hand with which a held one could be joined: the one being spoken on. */
-  private static Call partner(Call call, Connection own, ExchangeState state) {
-    if (own.state() != ConnectionState.HOLD || !call.conversation()) {
-      return null;
-    }
-    PersonId person = own.party().employee();
-    for (CallId id : state.inHand(person)) {
-      Call other = state.call(id);
-      boolean active = other.of(person).state() == ConnectionState.CONNECTED;
-      if (active && other.conversation() && other.sent() == null) {
-        return other;
-      }
-    }
-    return null;
-  }
-
-  /** The others of a conference; null in a call of two. */
-  private ConferenceView conference(Call call, Connection own) {
-    if (!call.conference()) {
-      return null;
-    }
-    return new ConferenceView(
-        own.party().employee().equals(call.starter()),
-        office.settings().conferenceLimit(),
-        call.connections().stream()
-            .filter(each -> each.leg() != own.leg() && each.answered())
-            .map(
-                each ->
-                    new ConferenceView.Member(
-                        each.leg(),
-                        parties.view(each.party()),
-                        each.muted(),
-                        each.state() == ConnectionState.HOLD))
-            .toList());
-  }
-
-  /** The first who has answered, but for this connection; null when nobody has. */
-  private static Connection opposite(Call call, int leg) {
-    return call.connections().stream()
-        .filter(connection -> connection.leg() != leg && connection.answered())
-        .findFirst()
-        .orElse(null);
-  }
-
-  private static Listening.Sound hears(Call call, Connection listener) {
-    return listener == null ? Listening.Sound.SILENCE : Listening.of(call, listener).sound();
-  }
-
-  private PartyView other(Call call, Connection own) {
-    Connection opposite = opposite(call, own.leg());
-    if (opposite != null) {
-      return parties.view(opposite.party());
-    }
-    if (call.parked() != null && own.answered()) {
-      return parties.view(new Party.Employee(call.parked().by()));
-    }
-    if (call.sent() != null && own.answered()) {
-      return parties.view(call.sent().to()); // where it rings now
-    }
-    return parties.view(own.party().equals(call.caller()) ? call.called() : call.caller());
-  }
-
-  private static Phase phase(Call call, Connection own) {
-    if (own.rings()) {
-      return Phase.RINGING;
-    }
-    if (call.failure() != null) {
-      return Phase.FAILED;
-    }
-    if (own.state() == ConnectionState.HOLD && call.answered() != null) {
-      return Phase.HELD;
-    }
-    if (call.parked() != null) {
-      return Phase.WAITING;
-    }
-    if (!call.conversation()) {
-      return call.in(ConnectionState.ALERTING).isEmpty() ? Phase.DIALLING : Phase.CALLING;
-    }
-    boolean heldByOthers =
-        call.connections().stream()
-            .filter(connection -> connection.leg() != own.leg() && connection.answered())
-            .allMatch(connection -> connection.state() == ConnectionState.HOLD);
-    return heldByOthers ? Phase.WAITING : Phase.TALKING;
-  }
-
-  private static Instant since(Connection own, CallRecord record) {
-    List<Segment> course = record.course();
-    return own.rings() || course.isEmpty() ? own.since() : course.get(course.size() - 1).from();
-  }
-
-  /** The present hold is left out: the page adds it as it goes on. */
-  private static long heldBefore(CallRecord record, PersonId person) {
-    return record.course().stream()
-        .filter(s -> s.kind() == Segment.Kind.HELD && s.to() != null)
-        .filter(s -> s.who().contains(new Party.Employee(person)))
-        .mapToLong(s -> s.lasted(s.to()).toMillis())
-        .sum();
   }
 }

@@ -78,20 +78,20 @@ class JournalWriterTest {
     CountDownLatch confirmed = add(1);
     assertThat(confirmed.await(100, TimeUnit.MILLISECONDS)).isFalse();
     writing.countDown();
-    assertThat(confirmed.await(5, TimeUnit.SECONDS)).isTrue();
+    assertThat(confirmed.await(30, TimeUnit.SECONDS)).isTrue();
   }
 
   @Test
   void without_the_database_calls_go_on_and_later_everything_is_written_in_order()
       throws Exception {
     doThrow(new DataAccessResourceFailureException("away")).when(store).append(any(), any());
-    assertThat(add(1).await(5, TimeUnit.SECONDS)).isTrue();
-    assertThat(add(2).await(5, TimeUnit.SECONDS)).isTrue();
-    verify(feed, timeout(5_000)).behind(true);
+    assertThat(add(1).await(30, TimeUnit.SECONDS)).isTrue();
+    assertThat(add(2).await(30, TimeUnit.SECONDS)).isTrue();
+    verify(feed, timeout(30_000)).behind(true);
 
     doAnswer(call -> null).when(store).append(any(), any());
-    verify(feed, timeout(10_000)).behind(false);
-    verify(store, timeout(5_000).atLeast(2)).append(written.capture(), any());
+    verify(feed, timeout(30_000)).behind(false);
+    verify(store, timeout(30_000).atLeast(2)).append(written.capture(), any());
     assertThat(written.getValue()).extracting(JournalStore.Entry::seq).containsExactly(1L, 2L);
   }
 
@@ -110,7 +110,7 @@ class JournalWriterTest {
             null,
             List.of(),
             confirmed::countDown));
-    assertThat(confirmed.await(5, TimeUnit.SECONDS)).isTrue();
+    assertThat(confirmed.await(30, TimeUnit.SECONDS)).isTrue();
     verify(store).append(List.of(new JournalStore.Entry(1, event)), List.of());
     verify(feed, never()).behind(true);
   }
