@@ -1,5 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { SegmentView } from '../api/types';
+import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
 import { inWords, ROOM_FOR_WORDS, stretches, type Stretch } from './cord';
 
@@ -10,6 +11,11 @@ interface Props {
   words?: boolean;
   /** Whether it takes the whole width, however short the call was. */
   whole?: boolean;
+}
+
+/** The cord of a call in progress, growing by itself. */
+export function LiveCord(props: Omit<Props, 'now'>) {
+  return <Cord {...props} now={useNow()} />;
 }
 
 /** A call drawn as a ribbon that grows from left to right and shows its whole course. */

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { Cord } from '../cord/Cord';
+import { LiveCord } from '../cord/Cord';
 import { nameOf } from '../live/calls';
 import { useNow } from '../live/now';
 import { useLive } from '../live/store';
@@ -28,7 +28,6 @@ const LOOK: Record<CallView['phase'], string> = {
 /** One call in hand: who, how it stands, its cord, and what can be done with it now. */
 export function CallStrip({ call }: { call: CallView }) {
   const { t } = useTranslation();
-  const now = useNow();
   const keypad = useLive((live) => live.keypadFor === call.id);
   const panel = useLive((live) => (live.panel?.call === call.id ? live.panel.what : ''));
   const chosen = useLive((live) => live.chosen === call.id);
@@ -48,10 +47,6 @@ export function CallStrip({ call }: { call: CallView }) {
   const details = call.conference
     ? []
     : [call.other.place, call.other.name === call.other.number ? '' : call.other.number];
-  const state =
-    call.phase === 'FAILED'
-      ? t(`failure.${call.failure}`, { name })
-      : t(`phase.${call.phase}`, { time: clockTime(now - Date.parse(call.since)) });
 
   return (
     <article
@@ -76,15 +71,19 @@ export function CallStrip({ call }: { call: CallView }) {
           </h3>
           {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
         </div>
-        {compact && <Waiting call={call} state={state} now={now} />}
+        {compact && <Waiting call={call} />}
         {beside && <CallButtons call={call} wide={false} />}
-        {!beside && <Times call={call} state={state} now={now} />}
+        {!beside && <Times call={call} />}
       </div>
       <div className={`flex items-start gap-4 ${compact ? 'mt-1.5' : 'mt-2'}`}>
         <div className="min-w-0 flex-1">
-          <Cord course={call.course} now={now} words={!beside} />
+          <LiveCord course={call.course} words={!beside} />
         </div>
-        {call.phase === 'RINGING' && <p className="shrink-0 font-semibold">{state}</p>}
+        {call.phase === 'RINGING' && (
+          <p className="shrink-0 font-semibold">
+            <State call={call} />
+          </p>
+        )}
         {compact && (
           <p className="quiet -mt-1 shrink-0 text-sm max-sm:shrink">{howItCame(call, name, t)}</p>
         )}
@@ -104,15 +103,19 @@ export function CallStrip({ call }: { call: CallView }) {
   );
 }
 
-interface TimesProps {
-  call: CallView;
-  state: string;
-  now: number;
+/** What goes on, with its time. Only this and the other times are drawn anew each second. */
+function State({ call }: { call: CallView }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  return call.phase === 'FAILED'
+    ? t(`failure.${call.failure}`, { name: nameOf(call.other, t('party.withheld')) })
+    : t(`phase.${call.phase}`, { time: clockTime(now - Date.parse(call.since)) });
 }
 
 /** How long somebody has waited, in the row of the name. */
-function Waiting({ call, state, now }: TimesProps) {
+function Waiting({ call }: { call: CallView }) {
   const { t } = useTranslation();
+  const now = useNow();
   return (
     <p className="pt-0.5">
       {call.reminded && call.phase === 'HELD' && (
@@ -120,7 +123,7 @@ function Waiting({ call, state, now }: TimesProps) {
           {t('phase.tooLong')}
         </strong>
       )}
-      {state}
+      <State call={call} />
       <span className="quiet">
         {t('phase.of', { time: clockTime(now - Date.parse(call.began)) })}
       </span>
@@ -129,8 +132,9 @@ function Waiting({ call, state, now }: TimesProps) {
 }
 
 /** The time of the whole call, large, with that of the present state and of all holds. */
-function Times({ call, state, now }: TimesProps) {
+function Times({ call }: { call: CallView }) {
   const { t } = useTranslation();
+  const now = useNow();
   const present = now - Date.parse(call.since);
   const held = call.heldBefore + (call.phase === 'WAITING' ? present : 0);
   return (
@@ -145,7 +149,7 @@ function Times({ call, state, now }: TimesProps) {
       </span>
       <br />
       <span className={call.phase === 'FAILED' ? 'text-error font-semibold' : 'quiet'}>
-        {state}
+        <State call={call} />
         {held >= 1000 &&
           call.phase === 'TALKING' &&
           t('phase.heldBefore', { time: clockTime(held) })}

@@ -120,12 +120,20 @@ function PersonRow({ person }: { person: PersonView }) {
 
 function StateText({ person }: { person: PersonView }) {
   const { t } = useTranslation();
-  const now = useNow();
-  const word =
-    person.lamp === 'ON_CALL' && person.since
-      ? clockTime(now - Date.parse(person.since))
-      : person.lamp === 'FREE'
-        ? ''
-        : t(`lamp.${person.lamp}`).toLowerCase();
-  return word ? <span className="quiet text-sm">{word}</span> : null;
+  if (person.lamp === 'FREE') {
+    return null;
+  }
+  return (
+    <span className="quiet text-sm">
+      {person.lamp === 'ON_CALL' && person.since ? (
+        <Since instant={person.since} />
+      ) : (
+        t(`lamp.${person.lamp}`).toLowerCase()
+      )}
+    </span>
+  );
+}
+
+function Since({ instant }: { instant: string }) {
+  return clockTime(useNow() - Date.parse(instant));
 }

@@ -4,17 +4,21 @@ import { useLive } from './store';
 let tick = Date.now();
 const listeners = new Set<() => void>();
 
-setInterval(() => {
+/** Once a second, just after the server's full second: then every time shown changes at once. */
+function next() {
   tick = Date.now();
   listeners.forEach((listener) => listener());
-}, 500);
+  setTimeout(next, 1010 - ((tick + useLive.getState().ahead) % 1000));
+}
+
+setTimeout(next, 1000);
 
 function subscribe(listener: () => void) {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
 
-/** The server's time in milliseconds, moving on twice a second. */
+/** The server's time in milliseconds, moving on once a second. */
 export function useNow(): number {
   const ahead = useLive((live) => live.ahead);
   return useSyncExternalStore(subscribe, () => tick) + ahead;

@@ -40,6 +40,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
                   .setArgs(
                       List.of(
                           "--no-sandbox",
+                          "--disable-gpu",
                           "--disable-quic",
                           "--no-first-run",
                           "--disable-background-networking",

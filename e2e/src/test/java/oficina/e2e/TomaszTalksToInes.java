@@ -20,5 +20,6 @@ abstract class TomaszTalksToInes {
     tomasz.dial("201");
     ines.button("Answer").click();
     tomasz.sees("Ines Calloway", "talking");
+    ines.sees("Tomasz Brill", "talking"); // each page hears of it by itself
   }
 }
