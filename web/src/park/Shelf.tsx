@@ -97,12 +97,12 @@ function Parked({ slot, waiting }: ParkedProps) {
       type="button"
       aria-label={whole}
       title={whole}
-      className={`bg-base-100 flex h-[3.25rem] w-full flex-col justify-center overflow-hidden leading-tight rounded border px-2.5 text-left ${urgent ? 'border-accent border-2' : 'border-secondary'}`}
+      className={`bg-base-100 flex h-[3.25rem] w-full flex-col justify-center overflow-hidden leading-tight rounded border px-2 text-left ${urgent ? 'border-accent border-2' : 'border-secondary'}`}
       onClick={() => void takeParked(slot.slot, waiting.call)}
     >
-      <span className="flex w-full items-baseline gap-2">
+      <span className="flex w-full items-baseline gap-1.5">
         <span className="text-base font-bold">{slot.slot}</span>
-        <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
+        <span className="min-w-0 flex-1 truncate text-[0.8125rem] font-semibold">{name}</span>
       </span>
       <span className="flex w-full items-baseline justify-between gap-1 text-xs">
         <span className="quiet min-w-0 truncate">{left < 0 ? t('shelf.back') : forWhom}</span>
