@@ -32,7 +32,11 @@ export function listen(queries: QueryClient): () => void {
       tries = 0;
       hearAgain();
       const push = JSON.parse(message.data as string) as Push;
+      const wasBehind = useLive.getState().behind;
       take(push);
+      if (wasBehind && !push.behind) {
+        void queries.invalidateQueries(); // what could not be read while the database was away
+      }
       if (push.historyChanged) {
         void queries.invalidateQueries({ queryKey: ['history'] });
       }
