@@ -56,7 +56,7 @@ final class Transfers {
     List<CompletableFuture<Void>> all = new ArrayList<>();
     long started = System.nanoTime();
     for (int i = 0; i < TRIPLES; i++) {
-      all.add(transfers(i, 0));
+      all.add(transfers(i));
     }
     try {
       Thread.sleep(seconds * 1000L);
@@ -70,7 +70,7 @@ final class Transfers {
   }
 
   /** One transfer after the other by the same three people. */
-  private CompletableFuture<Void> transfers(int triple, int number) {
+  private CompletableFuture<Void> transfers(int triple) {
     if (over) {
       return CompletableFuture.completedFuture(null);
     }
@@ -90,7 +90,7 @@ final class Transfers {
         .thenCompose(x -> run(new Command.Answer(consult, target, DEVICE)))
         .thenCompose(x -> run(new Command.HandOver(call, sender, consult)))
         .thenCompose(x -> run(new Command.Clear(call, target)))
-        .thenComposeAsync(x -> transfers(triple, number + 1));
+        .thenComposeAsync(x -> transfers(triple));
   }
 
   private CompletableFuture<Decision> run(Command command) {

@@ -192,6 +192,11 @@ public record Call(
     return parties() > 2;
   }
 
+  /** Whether this person has taken its other party aside out of a conference. */
+  public boolean asideBy(PersonId person) {
+    return connections.stream().anyMatch(connection -> person.equals(connection.sentBy()));
+  }
+
   /** Whether it waits in a park slot and does not ring anywhere. */
   public boolean waitsInSlot() {
     return parked() != null && sent() == null;

@@ -66,6 +66,14 @@ public record Part(
     NOT_SIGNED_IN,
     NUMBER_NOT_IN_USE,
     LINES_BUSY,
-    NETWORK_FAILURE
+    NETWORK_FAILURE;
+
+    /** Whether somebody wanted the employee and did not get them. */
+    public boolean missed() {
+      return switch (this) {
+        case MISSED, MISSED_BUSY, MISSED_NOT_SIGNED_IN, MISSED_LINES_BUSY -> true;
+        default -> false;
+      };
+    }
   }
 }

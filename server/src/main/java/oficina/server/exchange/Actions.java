@@ -32,8 +32,7 @@ final class Actions {
     PersonId person = own.party().employee();
     boolean two = call.conversation() && call.connections().size() == 2;
     if (announced != null) {
-      boolean aside = call.connections().stream().anyMatch(c -> person.equals(c.sentBy()));
-      if (aside) {
+      if (call.asideBy(person)) {
         actions.add(Action.JOIN);
         actions.add(phase == Phase.HELD ? Action.RETRIEVE : Action.SWAP);
         actions.add(Action.CLEAR);

@@ -56,7 +56,7 @@ class CallViews {
         own.device() == null ? null : own.device().value(),
         record.digits(),
         announced == null ? null : announced.id().value(),
-        announced != null && aside(call, own),
+        announced != null && call.asideBy(person),
         partner == null ? null : partner.id().value(),
         conference(call, own),
         call.parked() == null || own.rings() ? null : call.parked().slot(),
@@ -113,11 +113,6 @@ class CallViews {
   private static Call announced(Call call, PersonId person, ExchangeState state) {
     Call announced = call.announces() == null ? null : state.call(call.announces());
     return announced == null || announced.of(person) == null ? null : announced;
-  }
-
-  /** Whether its owner brought the other party into it out of another call. */
-  private static boolean aside(Call call, Connection own) {
-    return call.connections().stream().anyMatch(c -> own.party().employee().equals(c.sentBy()));
   }
 
   /** The other call in hand with which a held one could be joined: the one being spoken on. */

@@ -68,7 +68,9 @@ public class Pushes implements DeskFeed {
         tell(part.person(), notice);
       }
     }
-    if (!batch.parts().isEmpty()) {
+    // Only these can put somebody on a list of calls to return, or take them off it.
+    if (batch.parts().stream()
+        .anyMatch(part -> part.result().missed() || part.result() == Part.Result.ANSWERED)) {
       tell(page -> true, Topic.WORKLIST);
     }
   }
