@@ -2,21 +2,22 @@ package oficina.core;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HashSet;
+import java.time.ZoneId;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import oficina.core.exchange.Exchange;
-import oficina.core.exchange.ParkSlot;
-import oficina.core.exchange.Settings;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
+import oficina.core.office.Office;
+import oficina.core.office.ParkSlot;
+import oficina.core.office.Settings;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
 
 /** A small office for the tests of core: six people, one group, two outside lines. */
 public final class TestOffice {
@@ -33,9 +34,6 @@ public final class TestOffice {
   public static final PhoneNumber MAIN_NUMBER = new PhoneNumber("+441914980100");
   public static final PhoneNumber DOV = new PhoneNumber("+441514960177");
   public static final PhoneNumber MARISOL = new PhoneNumber("+441134960148");
-
-  /** Everybody is signed in but those in here. */
-  public final Set<PersonId> absent = new HashSet<>();
 
   public final Directory directory =
       new Directory(
@@ -55,32 +53,33 @@ public final class TestOffice {
                   List.of(INES, ADAEZE),
                   Duration.ofSeconds(30))));
 
-  public final Exchange exchange =
-      new Exchange(
+  public final Office office =
+      new Office(
+          new Office.Identity(
+              "Test office", MAIN_NUMBER, ZoneId.of("Europe/London"), new Region("GB"), "9"),
+          directory,
           new Settings(
-              2,
-              3,
-              Duration.ofSeconds(120),
-              Duration.ofMinutes(2),
+              new Settings.Limits(2, 3, 4),
+              Settings.DEFAULT.times(),
+              new Settings.Parking(
+                  List.of(new ParkSlot("61", "Landing"), new ParkSlot("62", "")),
+                  Duration.ofMinutes(3)),
               FRONT_DESK,
-              Duration.ofSeconds(20),
-              4,
-              List.of(new ParkSlot("61", "Landing"), new ParkSlot("62", "")),
-              Duration.ofMinutes(3),
-              Duration.ofHours(1)),
-          new Office(directory, person -> !absent.contains(person)));
+              Settings.PickUp.ANYBODY),
+          Map.of());
 
-  public final DialPlan plan =
-      new DialPlan(
-          new Region("GB"),
-          "9",
-          text -> directory.hasExtension(text) || SLOTS.contains(text),
-          directory.longestExtension());
+  public final Exchange exchange = new Exchange(office);
+  public final DialPlan plan = office.plan();
 
   private static Person person(
       PersonId id, String name, String extension, String team, boolean callWaiting) {
     PhoneNumber direct = new PhoneNumber("+441914980" + extension);
     return new Person(
-        id, name, extension, direct, team, "Harbour", Duration.ofSeconds(20), callWaiting);
+        id,
+        name,
+        extension,
+        direct,
+        new Person.Place(team, "Harbour"),
+        new Person.Calls(Duration.ofSeconds(20), callWaiting, CallerIdChoice.OFFICE));
   }
 }

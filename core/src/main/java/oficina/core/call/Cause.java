@@ -25,5 +25,7 @@ public enum Cause {
   /** Taken out of a conference by its starter. */
   DROPPED,
   /** The time for it is over. */
-  EXPIRED
+  EXPIRED,
+  /** Nobody was at one end any more, for too long. */
+  LOST
 }

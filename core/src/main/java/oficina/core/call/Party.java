@@ -3,44 +3,152 @@ package oficina.core.call;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
 
 /** Who is at one end of a call, or who was called. */
 public sealed interface Party {
 
+  /** What is to be done for each kind of party; a forgotten kind does not compile. */
+  interface Cases<R> {
+    R of(Employee party);
+
+    R of(Outside party);
+
+    R of(Members party);
+
+    R of(Emergency party);
+
+    R of(Slot party);
+
+    R of(Nobody party);
+  }
+
+  <R> R accept(Cases<R> cases);
+
   /** An employee of the office, on any of their devices. */
-  record Employee(PersonId id) implements Party {}
+  record Employee(PersonId id) implements Party {
+    @Override
+    public PersonId employee() {
+      return id;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * Somebody on the public network.
    *
    * @param number null when they withheld it
    */
-  record Outside(PhoneNumber number) implements Party {}
+  record Outside(@Nullable PhoneNumber number) implements Party {
+    @Override
+    public @Nullable PhoneNumber outsideNumber() {
+      return number;
+    }
+
+    @Override
+    public boolean isSurely(Party other) {
+      return number != null && equals(other);
+    }
+
+    @Override
+    public boolean usesOutsideLine() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** A group, as long as none of its members has answered. */
-  record Members(GroupId id) implements Party {}
+  record Members(GroupId id) implements Party {
+    @Override
+    public GroupId group() {
+      return id;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** The emergency services. */
-  record Emergency(String digits) implements Party {}
+  record Emergency(String digits) implements Party {
+    @Override
+    public boolean usesOutsideLine() {
+      return true;
+    }
+
+    @Override
+    public boolean alwaysGoesOut() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** A park slot, which is dialled to take the call that waits there. */
-  record Slot(String number) implements Party {}
+  record Slot(String number) implements Party {
+    @Override
+    public String slot() {
+      return number;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** An internal number that belongs to nobody. */
-  record Nobody(String dialled) implements Party {}
+  record Nobody(String dialled) implements Party {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** The employee at this end, or null when it is not one. */
-  default PersonId employee() {
-    return this instanceof Employee employee ? employee.id() : null;
+  default @Nullable PersonId employee() {
+    return null;
+  }
+
+  /** The group that was called, or null when it is none. */
+  default @Nullable GroupId group() {
+    return null;
+  }
+
+  /** The public number at this end, or null when it is withheld or there is none. */
+  default @Nullable PhoneNumber outsideNumber() {
+    return null;
+  }
+
+  /** The park slot that was dialled, or null when it is none. */
+  default @Nullable String slot() {
+    return null;
   }
 
   /** Whether both are known to be the same. Two who withhold their numbers are not. */
   default boolean isSurely(Party other) {
-    return equals(other) && !(this instanceof Outside outside && outside.number() == null);
+    return equals(other);
   }
 
   /** Whether this end occupies one of the office's outside lines. */
   default boolean usesOutsideLine() {
-    return this instanceof Outside || this instanceof Emergency;
+    return false;
+  }
+
+  /** Whether a call to this party goes out whatever the limits are. */
+  default boolean alwaysGoesOut() {
+    return false;
   }
 }

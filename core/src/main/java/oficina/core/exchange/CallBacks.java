@@ -9,6 +9,11 @@ import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
+import oficina.core.state.Call;
+import oficina.core.state.CallBack;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Call back (ECMA-269): connects two colleagues as soon as both are free. It rings at whoever asked
@@ -18,36 +23,51 @@ record CallBacks(Draft draft) {
   /** After these the colleague was not at their telephone: free alone means nothing yet. */
   private static final Set<Cause> NOT_THERE = Set.of(Cause.NO_ANSWER, Cause.DECLINED);
 
-  Refusal request(Call call, Command.RequestCallBack c) {
-    Call.Failure failure = call.failure();
-    PersonId on = call.called().employee();
-    boolean placed = c.person().equals(call.caller().employee());
-    if (failure == null || !placed) {
+  @Nullable Refusal mayRequest(Call call, Connection mine) {
+    if (call.failure() == null || !mine.party().equals(call.caller())) {
       return Refusal.of(Reason.NOT_FAILED);
     }
+    PersonId on = call.called().employee();
     if (on == null) {
       return Refusal.of(Reason.CALL_BACK_INSIDE_ONLY);
     }
-    if (draft.state.callBack(c.request()) != null || draft.call(c.request()) != null) {
+    boolean waitedFor =
+        draft.state.callBacks().stream()
+            .anyMatch(each -> mine.party().employee().equals(each.by()) && each.on().equals(on));
+    return waitedFor ? Refusal.of(Reason.CALL_BACK_EXISTS) : null;
+  }
+
+  @Nullable Refusal request(Call call, Connection mine, CallId request) {
+    Refusal refusal = mayRequest(call, mine);
+    if (refusal != null) {
+      return refusal;
+    }
+    if (draft.state.callBack(request) != null || draft.call(request) != null) {
       return Refusal.of(Reason.CALL_EXISTS);
     }
-    if (draft.state.callBacks().stream()
-        .anyMatch(each -> each.by().equals(c.person()) && each.on().equals(on))) {
-      return Refusal.of(Reason.CALL_BACK_EXISTS);
-    }
+    Cause cause = call.failure().cause();
     draft.emit(
         new ExchangeEvent.CallBackRequested(
-            c.request(),
+            request,
             draft.now,
-            c.person(),
-            on,
-            draft.now.plus(draft.settings.callBackLasts()),
-            NOT_THERE.contains(failure.cause())));
-    draft.end(call, failure.cause());
+            mine.party().employee(),
+            call.called().employee(),
+            draft.now.plus(draft.settings().times().callBack()),
+            NOT_THERE.contains(cause)));
+    draft.end(call, cause);
     return null;
   }
 
-  Refusal cancel(Command.CancelCallBack c) {
+  /** Whoever has left waits for nobody, and nobody for them. */
+  void forget(PersonId person) {
+    for (CallBack wish : draft.state.callBacks()) {
+      if (wish.by().equals(person) || wish.on().equals(person)) {
+        over(wish.request(), Cause.NORMAL);
+      }
+    }
+  }
+
+  @Nullable Refusal cancel(Command.CancelCallBack c) {
     CallBack callBack = draft.state.callBack(c.request());
     if (callBack == null || !callBack.by().equals(c.person())) {
       return Refusal.of(Reason.NO_SUCH_CALL_BACK);
@@ -68,11 +88,11 @@ record CallBacks(Draft draft) {
   /** Whoever asked for it is there: now the colleague is rung, unless they are busy once more. */
   void answered(Call call, Connection mine, DeviceId device) {
     draft.emit(new ExchangeEvent.CallBackAnswered(call.id(), draft.now, mine.leg(), device));
-    CallId request = call.origin().callBack();
+    CallId request = call.callBack();
     boolean wanted = draft.state.callBack(request) != null;
-    Route route = draft.route(call.called(), draft.call(call.id()));
-    if (wanted && route instanceof Route.Refuse refuse) {
-      draft.end(draft.call(call.id()), refuse.cause()); // the wish is kept
+    Route route = draft.router(draft.call(call.id())).to(call.called());
+    if (wanted && route.refuses()) {
+      draft.end(draft.call(call.id()), Cause.BUSY); // the wish is kept
       return;
     }
     if (wanted) {

@@ -1,27 +1,106 @@
 package oficina.core.exchange;
 
-import java.util.List;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
+import oficina.core.state.Device;
+import org.jspecify.annotations.Nullable;
 
 /** What the exchange can be asked to do: services of ECMA-269, and what the network reports. */
 public sealed interface Command {
 
-  /** Asked by an employee for a call of theirs. */
+  /** What is to be done for each kind of command; a forgotten kind does not compile. */
+  interface Cases<R> {
+    R of(MakeCall command);
+
+    R of(Answer command);
+
+    R of(Decline command);
+
+    R of(Silence command);
+
+    R of(Clear command);
+
+    R of(Hold command);
+
+    R of(Retrieve command);
+
+    R of(Mute command);
+
+    R of(PutThrough command);
+
+    R of(PullBack command);
+
+    R of(Deflect command);
+
+    R of(Announce command);
+
+    R of(HandOver command);
+
+    R of(Join command);
+
+    R of(TakeAside command);
+
+    R of(MuteMember command);
+
+    R of(Drop command);
+
+    R of(EndForAll command);
+
+    R of(Park command);
+
+    R of(TakeParked command);
+
+    R of(MoveHere command);
+
+    R of(RequestCallBack command);
+
+    R of(CancelCallBack command);
+
+    R of(Reconnect command);
+
+    R of(PickUp command);
+
+    R of(SendDigits command);
+
+    R of(Arrive command);
+
+    R of(NetworkRings command);
+
+    R of(NetworkAnswers command);
+
+    R of(NetworkFails command);
+
+    R of(NetworkClears command);
+
+    R of(Tick command);
+
+    R of(DeviceComes command);
+
+    R of(DeviceGoes command);
+
+    R of(Leave command);
+  }
+
+  <R> R accept(Cases<R> cases);
+
+  /** Asked by an employee for a call that they have a part in. */
   sealed interface ByPerson extends Command {
     CallId call();
 
     PersonId person();
   }
 
-  /** Reported by the public network for a call it carries. */
+  /** Reported by the public network for a call that it carries. */
   sealed interface ByNetwork extends Command {
     CallId call();
+
+    /** The connection of the outside party. */
+    int leg();
   }
 
   /**
@@ -29,41 +108,98 @@ public sealed interface Command {
    *
    * @param call identity of the new call
    * @param to what was dialled
-   * @param callerId what a called outsider is to be shown
+   * @param callerId what a called outsider is to be shown; null for what the person has chosen
    */
-  record MakeCall(CallId call, PersonId person, DeviceId device, Dialled to, CallerId callerId)
-      implements ByPerson {}
+  record MakeCall(
+      CallId call, PersonId person, DeviceId device, Dialled to, @Nullable CallerIdChoice callerId)
+      implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Answer call. */
-  record Answer(CallId call, PersonId person, DeviceId device) implements ByPerson {}
+  record Answer(CallId call, PersonId person, DeviceId device) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Refuse a ringing call; it goes where an unanswered one would. */
-  record Decline(CallId call, PersonId person) implements ByPerson {}
+  record Decline(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Stop the noise of a ringing call. */
-  record Silence(CallId call, PersonId person) implements ByPerson {}
+  record Silence(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Clear connection: hang up. */
-  record Clear(CallId call, PersonId person) implements ByPerson {}
+  record Clear(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Hold call. */
-  record Hold(CallId call, PersonId person) implements ByPerson {}
+  record Hold(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Retrieve call; another active one is held. */
-  record Retrieve(CallId call, PersonId person) implements ByPerson {}
+  record Retrieve(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Be heard by nobody, or be heard again. */
-  record Mute(CallId call, PersonId person, boolean on) implements ByPerson {}
+  record Mute(CallId call, PersonId person, boolean on) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Single-step transfer: send the other party on, without speaking to the target first. */
-  record PutThrough(CallId call, PersonId person, Dialled to, CallerId callerId)
-      implements ByPerson {}
+  record PutThrough(CallId call, PersonId person, Dialled to, @Nullable CallerIdChoice callerId)
+      implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Take back a call that was sent on, as long as nobody has answered it. */
-  record PullBack(CallId call, PersonId person, DeviceId device) implements ByPerson {}
+  record PullBack(CallId call, PersonId person, DeviceId device) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Deflect: send a ringing call on without answering it. */
-  record Deflect(CallId call, PersonId person, Dialled to, CallerId callerId) implements ByPerson {}
+  record Deflect(CallId call, PersonId person, Dialled to, @Nullable CallerIdChoice callerId)
+      implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * Consultation: hold this call and place another one to announce it.
@@ -76,14 +212,29 @@ public sealed interface Command {
       CallId announcement,
       DeviceId device,
       Dialled to,
-      CallerId callerId)
-      implements ByPerson {}
+      @Nullable CallerIdChoice callerId)
+      implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Transfer: connect the other parties of two calls in hand and leave both. */
-  record HandOver(CallId call, PersonId person, CallId other) implements ByPerson {}
+  record HandOver(CallId call, PersonId person, CallId other) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Conference: bring the other parties of two calls in hand together and stay. */
-  record Join(CallId call, PersonId person, CallId other) implements ByPerson {}
+  record Join(CallId call, PersonId person, CallId other) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * Speak with one member of a conference alone, in a call of its own, until {@link Join} brings
@@ -93,16 +244,36 @@ public sealed interface Command {
    * @param aside identity of the new call
    */
   record TakeAside(CallId call, PersonId person, int leg, CallId aside, DeviceId device)
-      implements ByPerson {}
+      implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Have a member of a conference heard by nobody, or heard again. */
-  record MuteMember(CallId call, PersonId person, int leg, boolean on) implements ByPerson {}
+  record MuteMember(CallId call, PersonId person, int leg, boolean on) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Clear connection of another member of a conference. */
-  record Drop(CallId call, PersonId person, int leg) implements ByPerson {}
+  record Drop(CallId call, PersonId person, int leg) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Clear call: end a conference for everybody. */
-  record EndForAll(CallId call, PersonId person) implements ByPerson {}
+  record EndForAll(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * Park call.
@@ -111,60 +282,160 @@ public sealed interface Command {
    * @param forWhom whom it waits for; null for anybody
    * @param note what is to be known of it; empty when nothing
    */
-  record Park(CallId call, PersonId person, String slot, PersonId forWhom, String note)
-      implements ByPerson {}
+  record Park(
+      CallId call, PersonId person, @Nullable String slot, @Nullable PersonId forWhom, String note)
+      implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * Take the call that waits in a park slot.
    *
    * @param call the call expected there; null for whatever waits
+   * @param evenForOthers whether it is wanted even if it is meant for somebody else
    */
-  record TakeParked(CallId call, PersonId person, DeviceId device, String slot)
-      implements Command {}
+  record TakeParked(
+      @Nullable CallId call, PersonId person, DeviceId device, String slot, boolean evenForOthers)
+      implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Go on with a call on another of one's own devices. */
-  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson {}
+  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Call back: after a call that failed, be connected as soon as the colleague is free. */
-  record RequestCallBack(CallId call, PersonId person, CallId request) implements ByPerson {}
+  record RequestCallBack(CallId call, PersonId person, CallId request) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Cancel call back. */
-  record CancelCallBack(CallId request, PersonId person) implements Command {}
+  record CancelCallBack(CallId request, PersonId person) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Reconnect: end the announcing call and go back to the one it announces. */
-  record Reconnect(CallId call, PersonId person) implements ByPerson {}
+  record Reconnect(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
-   * Directed or group pickup: answer the call that has been ringing longest at one of these people.
+   * Directed or group pickup: answer the call that has been ringing longest there.
+   *
+   * @param from at whom it rings; null for one's pickup group
    */
-  record PickUp(PersonId person, DeviceId device, List<PersonId> from) implements Command {
-    public PickUp {
-      from = List.copyOf(from);
+  record PickUp(PersonId person, DeviceId device, @Nullable PersonId from) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
     }
   }
 
   /** Generate digits: send these to the outside party. */
-  record SendDigits(CallId call, PersonId person, String digits) implements ByPerson {}
+  record SendDigits(CallId call, PersonId person, String digits) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * A call arrives from the public network.
    *
    * @param from null when the caller withheld it
    */
-  record Arrive(CallId call, PhoneNumber from, PhoneNumber to) implements ByNetwork {}
+  record Arrive(CallId call, @Nullable PhoneNumber from, PhoneNumber to) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** It rings at the outside party. */
-  record NetworkRings(CallId call, int leg) implements ByNetwork {}
+  record NetworkRings(CallId call, int leg) implements ByNetwork {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** The outside party answered. */
-  record NetworkAnswers(CallId call, int leg) implements ByNetwork {}
+  record NetworkAnswers(CallId call, int leg) implements ByNetwork {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** The network cannot complete the call. */
-  record NetworkFails(CallId call, int leg, Cause cause) implements ByNetwork {}
+  record NetworkFails(CallId call, int leg, Cause cause) implements ByNetwork {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** The outside party hung up. */
-  record NetworkClears(CallId call, int leg) implements ByNetwork {}
+  record NetworkClears(CallId call, int leg) implements ByNetwork {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * A device of this person is there from now on.
+   *
+   * @param attended whether somebody is known to be at it
+   */
+  record DeviceComes(PersonId person, DeviceId device, Device.Kind kind, boolean attended)
+      implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** A device of this person is no longer there. */
+  record DeviceGoes(PersonId person, DeviceId device) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Somebody is no longer of the office: their calls, wishes and devices end. */
+  record Leave(PersonId person) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Time has passed: do what is due. */
-  record Tick() implements Command {}
+  record Tick() implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 }

@@ -6,18 +6,24 @@ import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
 /** Bringing people together, and ordering who is heard. */
 record Conferencing(Draft draft) {
 
   /** The others of both calls speak with each other and with the person. */
-  Refusal join(Call call, Connection mine, Command.Join c) {
-    Call other = draft.call(c.other());
-    Refusal refusal = joinable(call, mine, other, c.person());
+  @Nullable Refusal join(Call call, Connection mine, CallId otherId) {
+    PersonId person = mine.party().employee();
+    Call other = draft.call(otherId);
+    Refusal refusal = mayJoin(call, mine, other);
     if (refusal != null) {
       return refusal;
     }
-    for (Connection moving : Sending.others(other, c.person())) {
+    for (Connection moving : other.others(person)) {
       draft.emit(
           new ExchangeEvent.Merged(
               call.id(),
@@ -25,41 +31,42 @@ record Conferencing(Draft draft) {
               other.id(),
               moving.leg(),
               draft.call(call.id()).nextLeg(),
-              c.person(),
+              person,
               /* stays= */ true));
     }
     draft.end(draft.call(other.id()), Cause.TRANSFERRED);
     if (mine.state() == ConnectionState.HOLD) {
-      draft.holdActive(c.person());
+      draft.holdActive(person);
       draft.emit(new ExchangeEvent.Retrieved(call.id(), draft.now, mine.leg()));
     }
     return null;
   }
 
-  private Refusal joinable(Call call, Connection mine, Call other, PersonId person) {
+  @Nullable Refusal mayJoin(Call call, Connection mine, @Nullable Call other) {
+    PersonId person = mine.party().employee();
     if (other == null || other.id().equals(call.id()) || other.of(person) == null) {
       return Refusal.of(Reason.NO_OTHER_CALL);
     }
     if (other.failure() != null) {
       return Refusal.of(Reason.NOBODY_THERE);
     }
-    boolean settled = Sending.settled(call) && Sending.settled(other);
+    boolean settled = call.settled() && other.settled();
     if (!settled || !mine.answered() || !other.of(person).answered()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
-    for (Connection each : Sending.others(other, person)) {
+    for (Connection each : other.others(person)) {
       if (call.connections().stream().anyMatch(there -> there.party().isSurely(each.party()))) {
         return Refusal.of(Reason.SAME_PARTY);
       }
     }
-    int limit = draft.settings.conferenceLimit();
+    int limit = draft.settings().limits().conferenceParties();
     return call.parties() + other.parties() - 1 > limit
         ? Refusal.of(Reason.CONFERENCE_FULL, "limit", Integer.toString(limit))
         : null;
   }
 
   /** A word with one member alone: the conference goes on without the two. */
-  Refusal takeAside(Call call, Connection mine, Command.TakeAside c) {
+  @Nullable Refusal takeAside(Call call, Connection mine, Command.TakeAside c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal != null) {
       return refusal;
@@ -71,9 +78,9 @@ record Conferencing(Draft draft) {
     if (draft.call(c.aside()) != null) {
       return Refusal.of(Reason.CALL_EXISTS);
     }
-    int limit = draft.settings.callsInHand();
-    if (draft.state.inHand(c.person()).size() >= limit) {
-      return Refusal.of(Reason.TOO_MANY_CALLS, "limit", Integer.toString(limit));
+    refusal = draft.handsFull(c.person());
+    if (refusal != null) {
+      return refusal;
     }
     draft.holdActive(c.person());
     CallId aside = c.aside();
@@ -87,6 +94,7 @@ record Conferencing(Draft draft) {
             c.device(),
             CallerId.WITHHELD,
             "",
+            null,
             call.id()));
     draft.emit(
         new ExchangeEvent.Merged(
@@ -94,7 +102,7 @@ record Conferencing(Draft draft) {
     return null;
   }
 
-  Refusal muteMember(Call call, Connection mine, Command.MuteMember c) {
+  @Nullable Refusal muteMember(Call call, Connection mine, Command.MuteMember c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal == null && call.leg(c.leg()).muted() != c.on()) {
       draft.emit(new ExchangeEvent.Muted(call.id(), draft.now, c.leg(), c.on()));
@@ -102,7 +110,7 @@ record Conferencing(Draft draft) {
     return refusal;
   }
 
-  Refusal drop(Call call, Connection mine, Command.Drop c) {
+  @Nullable Refusal drop(Call call, Connection mine, Command.Drop c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal == null) {
       draft.gone(call, call.leg(c.leg()), Cause.DROPPED);
@@ -110,21 +118,30 @@ record Conferencing(Draft draft) {
     return refusal;
   }
 
-  Refusal endForAll(Call call, Connection mine) {
-    if (!mine.party().employee().equals(call.starter())) {
-      return Refusal.of(Reason.NOT_STARTER);
+  static @Nullable Refusal mayEndForAll(Call call, Connection mine) {
+    boolean starter = mine.party().employee().equals(call.starter());
+    return starter ? null : Refusal.of(Reason.NOT_STARTER);
+  }
+
+  @Nullable Refusal endForAll(Call call, Connection mine) {
+    Refusal refusal = mayEndForAll(call, mine);
+    if (refusal == null) {
+      draft.clear(call.id(), mine, Cause.NORMAL); // first, as the one who hangs up
+      draft.end(draft.call(call.id()), Cause.NORMAL);
     }
-    draft.clear(call.id(), mine, Cause.NORMAL); // first, as the one who hangs up
-    draft.end(draft.call(call.id()), Cause.NORMAL);
-    return null;
+    return refusal;
   }
 
   /** Whether this person may order this member; they themselves are no member in this. */
-  private static Refusal orders(Call call, Connection mine, int leg) {
-    if (!mine.party().employee().equals(call.starter())) {
-      return Refusal.of(Reason.NOT_STARTER);
+  private static @Nullable Refusal orders(Call call, Connection mine, int leg) {
+    if (!call.conference()) {
+      return Refusal.of(Reason.NO_SUCH_MEMBER); // whoever was the third has just gone
     }
-    List<Connection> members = Sending.others(call, mine.party().employee());
+    Refusal refusal = mayEndForAll(call, mine);
+    if (refusal != null) {
+      return refusal;
+    }
+    List<Connection> members = call.others(mine.party().employee());
     return members.stream().anyMatch(member -> member.leg() == leg)
         ? null
         : Refusal.of(Reason.NO_SUCH_MEMBER);

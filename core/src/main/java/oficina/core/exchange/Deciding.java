@@ -5,13 +5,20 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.exchange.Decision.Accepted;
 import oficina.core.exchange.Refusal.Reason;
+import oficina.core.office.Office;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import org.jspecify.annotations.Nullable;
 
 /**
- * One decision: finds who is to decide on a command, after checking that it is the asker's call.
+ * One decision: who decides on which command, after checking that it is the asker's call. The
+ * answer to a command is the refusal, or null when it is carried out.
  */
-final class Deciding {
+final class Deciding implements Command.Cases<@Nullable Refusal> {
   private final ExchangeState state;
   private final Draft draft;
   private final Handling handling;
@@ -21,9 +28,9 @@ final class Deciding {
   private final Conferencing conferencing;
   private final CallBacks callBacks;
 
-  Deciding(ExchangeState state, Settings settings, Office office, Instant now) {
+  Deciding(ExchangeState state, Office office, Instant now) {
     this.state = state;
-    draft = new Draft(state, settings, office, now);
+    draft = new Draft(state, office, now);
     handling = new Handling(draft);
     sending = new Sending(draft);
     placing = new Placing(draft);
@@ -33,7 +40,7 @@ final class Deciding {
   }
 
   Decision decide(Command command) {
-    Refusal refusal = carryOut(command);
+    Refusal refusal = command.accept(this);
     if (refusal != null) {
       return refusal;
     }
@@ -41,123 +48,30 @@ final class Deciding {
     return new Accepted(draft.events());
   }
 
-  private Refusal carryOut(Command command) {
-    if (command instanceof Command.MakeCall c) {
-      return placing.make(c);
-    }
-    if (command instanceof Command.PullBack c) {
-      Call call = draft.call(c.call());
-      return call == null ? Refusal.of(Reason.NO_SUCH_CALL) : sending.pullBack(call, c);
-    }
-    if (command instanceof Command.ByPerson c) {
-      return byPerson(c);
-    }
-    if (command instanceof Command.PickUp c) {
-      return handling.pickUp(c);
-    }
-    if (command instanceof Command.TakeParked c) {
-      return parking.take(c);
-    }
-    if (command instanceof Command.CancelCallBack c) {
-      return callBacks.cancel(c);
-    }
-    if (command instanceof Command.Arrive c) {
-      return placing.arrive(c);
-    }
-    if (command instanceof Command.NetworkRings c) {
-      return byNetwork(c.call(), c.leg(), this::networkRings);
-    }
-    if (command instanceof Command.NetworkAnswers c) {
-      return byNetwork(c.call(), c.leg(), this::networkAnswers);
-    }
-    if (command instanceof Command.NetworkFails c) {
-      return byNetwork(c.call(), c.leg(), (call, leg) -> draft.gone(call, leg, c.cause()));
-    }
-    if (command instanceof Command.NetworkClears c) {
-      return byNetwork(c.call(), c.leg(), (call, leg) -> draft.gone(call, leg, Cause.NORMAL));
-    }
-    state.dueBy(draft.now).forEach(this::timeIsUp);
-    return null;
+  // --- what a person asks for a call of theirs --------------------------------------------------
+
+  private interface OnMine {
+    @Nullable Refusal decide(Call call, Connection mine);
   }
 
-  private Refusal byPerson(Command.ByPerson command) {
+  private @Nullable Refusal mine(Command.ByPerson command, OnMine service) {
     Call call = draft.call(command.call());
     if (call == null) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
     Connection mine = call.of(command.person());
-    if (mine == null) {
-      return notMine(call, command.person());
-    }
-    if (command instanceof Command.Answer c) {
-      return handling.answer(call, mine, c);
-    }
-    if (command instanceof Command.Decline) {
-      return handling.decline(call, mine);
-    }
-    if (command instanceof Command.Silence) {
-      return handling.silence(call, mine);
-    }
-    if (command instanceof Command.Clear) {
-      return handling.clear(call, mine);
-    }
-    if (command instanceof Command.Hold) {
-      return handling.hold(call, mine);
-    }
-    if (command instanceof Command.Retrieve) {
-      return handling.retrieve(call, mine);
-    }
-    if (command instanceof Command.Mute c) {
-      return handling.mute(call, mine, c.on());
-    }
-    if (command instanceof Command.PutThrough c) {
-      return sending.putThrough(call, mine, c);
-    }
-    if (command instanceof Command.Deflect c) {
-      return sending.deflect(call, mine, c);
-    }
-    if (command instanceof Command.Announce c) {
-      return sending.announce(call, mine, c);
-    }
-    if (command instanceof Command.HandOver c) {
-      return sending.handOver(call, mine, c);
-    }
-    if (command instanceof Command.Park c) {
-      return parking.park(call, mine, c);
-    }
-    if (command instanceof Command.MoveHere c) {
-      return handling.moveHere(call, mine, c);
-    }
-    if (command instanceof Command.RequestCallBack c) {
-      return callBacks.request(call, c);
-    }
-    return byMember(call, mine, command);
+    return mine == null ? notMine(call, command.person()) : service.decide(call, mine);
   }
 
-  private Refusal byMember(Call call, Connection mine, Command.ByPerson command) {
-    if (command instanceof Command.Join c) {
-      return conferencing.join(call, mine, c);
-    }
-    if (command instanceof Command.TakeAside c) {
-      return conferencing.takeAside(call, mine, c);
-    }
-    if (command instanceof Command.MuteMember c) {
-      return conferencing.muteMember(call, mine, c);
-    }
-    if (command instanceof Command.Drop c) {
-      return conferencing.drop(call, mine, c);
-    }
-    if (command instanceof Command.EndForAll) {
-      return conferencing.endForAll(call, mine);
-    }
-    if (command instanceof Command.Reconnect) {
-      return sending.reconnect(call, mine);
-    }
-    return handling.sendDigits(call, mine, ((Command.SendDigits) command).digits());
-  }
-
-  /** Somebody without a part in the call learns nothing of it, unless it has just rung for them. */
+  /**
+   * Somebody without a part in the call learns nothing of it, unless they have just sent it away or
+   * it has just rung for them.
+   */
   private static Refusal notMine(Call call, PersonId person) {
+    Refusal sentAway = Sending.sentAway(call, person);
+    if (sentAway != null) {
+      return sentAway;
+    }
     if (call.rang().contains(person)) {
       for (Connection connection : call.connections()) {
         PersonId other = connection.party().employee();
@@ -169,20 +83,203 @@ final class Deciding {
     return Refusal.of(Reason.NO_SUCH_CALL);
   }
 
-  // --- what the network reports ---------------------------------------------------------------
+  @Override
+  public @Nullable Refusal of(Command.MakeCall c) {
+    return placing.make(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Answer c) {
+    return mine(c, (call, mine) -> handling.answer(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Decline c) {
+    return mine(c, handling::decline);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Silence c) {
+    return mine(c, handling::silence);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Clear c) {
+    return mine(c, handling::clear);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Hold c) {
+    return mine(c, handling::hold);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Retrieve c) {
+    return mine(c, handling::retrieve);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Mute c) {
+    return mine(c, (call, mine) -> handling.mute(call, mine, c.on()));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.PutThrough c) {
+    return mine(c, (call, mine) -> sending.putThrough(call, mine, c));
+  }
+
+  /** Whoever pulls a call back is no longer in it. */
+  @Override
+  public @Nullable Refusal of(Command.PullBack c) {
+    Call call = draft.call(c.call());
+    return call == null ? Refusal.of(Reason.NO_SUCH_CALL) : sending.pullBack(call, c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Deflect c) {
+    return mine(c, (call, mine) -> sending.deflect(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Announce c) {
+    return mine(c, (call, mine) -> sending.announce(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.HandOver c) {
+    return mine(c, (call, mine) -> sending.handOver(call, mine, c.other()));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Reconnect c) {
+    return mine(c, sending::reconnect);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Join c) {
+    return mine(c, (call, mine) -> conferencing.join(call, mine, c.other()));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.TakeAside c) {
+    return mine(c, (call, mine) -> conferencing.takeAside(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.MuteMember c) {
+    return mine(c, (call, mine) -> conferencing.muteMember(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Drop c) {
+    return mine(c, (call, mine) -> conferencing.drop(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.EndForAll c) {
+    return mine(c, conferencing::endForAll);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Park c) {
+    return mine(c, (call, mine) -> parking.park(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.TakeParked c) {
+    return parking.take(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.MoveHere c) {
+    return mine(c, (call, mine) -> handling.moveHere(call, mine, c.device()));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.RequestCallBack c) {
+    return mine(c, (call, mine) -> callBacks.request(call, mine, c.request()));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.CancelCallBack c) {
+    return callBacks.cancel(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.PickUp c) {
+    return new PickUps(draft).pickUp(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.SendDigits c) {
+    return mine(c, (call, mine) -> handling.sendDigits(call, mine, c.digits()));
+  }
+
+  // --- devices and people -----------------------------------------------------------------------
+
+  @Override
+  public @Nullable Refusal of(Command.DeviceComes c) {
+    return new Devices(draft).comes(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.DeviceGoes c) {
+    return new Devices(draft).goes(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Leave c) {
+    callBacks.forget(c.person());
+    for (CallId id : state.inHand(c.person())) {
+      Call call = draft.call(id);
+      Connection own = call == null ? null : call.of(c.person());
+      if (own != null) {
+        handling.clear(call, own);
+      }
+    }
+    new Devices(draft).allGo(c.person());
+    return null;
+  }
+
+  // --- what the network reports -----------------------------------------------------------------
 
   private interface OnLeg {
     void happens(Call call, Connection leg);
   }
 
-  private Refusal byNetwork(CallId id, int leg, OnLeg what) {
-    Call call = draft.call(id);
-    Connection connection = call == null ? null : call.leg(leg);
+  private @Nullable Refusal byNetwork(Command.ByNetwork command, OnLeg what) {
+    Call call = draft.call(command.call());
+    Connection connection = call == null ? null : call.leg(command.leg());
     if (connection == null || !connection.party().usesOutsideLine()) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
     what.happens(call, connection);
     return null;
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.Arrive c) {
+    return placing.arrive(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.NetworkRings c) {
+    return byNetwork(c, this::networkRings);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.NetworkAnswers c) {
+    return byNetwork(c, this::networkAnswers);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.NetworkFails c) {
+    return byNetwork(c, (call, leg) -> draft.gone(call, leg, c.cause()));
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.NetworkClears c) {
+    return byNetwork(c, (call, leg) -> draft.gone(call, leg, Cause.NORMAL));
   }
 
   private void networkRings(Call call, Connection leg) {
@@ -203,7 +300,13 @@ final class Deciding {
     }
   }
 
-  // --- what time brings -----------------------------------------------------------------------
+  // --- what time brings -------------------------------------------------------------------------
+
+  @Override
+  public @Nullable Refusal of(Command.Tick c) {
+    state.dueBy(draft.now).forEach(this::timeIsUp);
+    return null;
+  }
 
   private void timeIsUp(CallId id) {
     Call call = draft.call(id);
@@ -212,7 +315,7 @@ final class Deciding {
       return;
     }
     if (call.waitsInSlot() && !call.parked().until().isAfter(draft.now)) {
-      draft.comeBack(call);
+      parking.comesBack(call);
       return;
     }
     if (call.failure() != null && !call.failure().until().isAfter(draft.now)) {
@@ -220,6 +323,10 @@ final class Deciding {
       return;
     }
     for (Connection connection : call.connections()) {
+      if (!connection.attended() && !connection.lostAt().isAfter(draft.now)) {
+        draft.gone(call, connection, Cause.LOST);
+        return;
+      }
       if (connection.due() == null || connection.due().isAfter(draft.now)) {
         continue;
       }

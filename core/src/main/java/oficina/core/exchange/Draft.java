@@ -7,34 +7,39 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
-import oficina.core.numbers.Dialled;
-import oficina.core.numbers.PhoneNumber;
-import oficina.core.people.Group;
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.office.Office;
+import oficina.core.office.Settings;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
+import oficina.core.routing.Reach;
 import oficina.core.routing.Route;
 import oficina.core.routing.Router;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One decision in the making. Each consequence is applied to a draft of the state at once, so that
  * the next one is decided on what will be true by then; the exchange itself is not touched.
  */
 final class Draft {
-  /** A parked caller whom nobody takes back is not kept for ever. */
-  private static final int MOST_COME_BACKS = 3;
-
   final ExchangeState state;
-  final Settings settings;
   final Office office;
   final Instant now;
   private final List<ExchangeEvent> events = new ArrayList<>();
 
-  Draft(ExchangeState state, Settings settings, Office office, Instant now) {
+  Draft(ExchangeState state, Office office, Instant now) {
     this.state = state.draft();
-    this.settings = settings;
     this.office = office;
     this.now = now;
+  }
+
+  Settings settings() {
+    return office.settings();
   }
 
   List<ExchangeEvent> events() {
@@ -46,44 +51,11 @@ final class Draft {
     events.add(event);
   }
 
-  Call call(CallId id) {
+  @Nullable Call call(CallId id) {
     return state.call(id);
   }
 
   // --- who and where ----------------------------------------------------------------------------
-
-  /** Who a dialled number belongs to; a public number of our own is not sent around outside. */
-  Party party(Dialled dialled) {
-    if (dialled instanceof Dialled.Internal internal) {
-      if (settings.isSlot(internal.extension())) {
-        return new Party.Slot(internal.extension());
-      }
-      return office
-          .directory()
-          .personAt(internal.extension())
-          .<Party>map(person -> new Party.Employee(person.id()))
-          .or(() -> office.directory().groupAt(internal.extension()).map(Draft::members))
-          .orElse(new Party.Nobody(internal.extension()));
-    }
-    if (dialled instanceof Dialled.Outside outside) {
-      return owner(outside.number());
-    }
-    return new Party.Emergency(((Dialled.Emergency) dialled).digits());
-  }
-
-  /** Who in the office a public number belongs to, or else the number itself. */
-  Party owner(PhoneNumber number) {
-    return office
-        .directory()
-        .personAt(number)
-        .<Party>map(person -> new Party.Employee(person.id()))
-        .or(() -> office.directory().groupAt(number).map(Draft::members))
-        .orElse(new Party.Outside(number));
-  }
-
-  private static Party members(Group group) {
-    return new Party.Members(group.id());
-  }
 
   /** Whether a further call may ring at this person. */
   boolean takesCalls(PersonId person) {
@@ -92,51 +64,91 @@ final class Draft {
       return true;
     }
     boolean waiting = office.directory().person(person).map(Person::callWaiting).orElse(false);
-    return waiting && inHand.size() < settings.callsInHand();
+    return waiting && inHand.size() < settings().limits().callsInHand();
   }
 
-  /** Where a call goes that is for this party; whoever is in it already is not rung. */
-  Route route(Party target, Call inProgress) {
-    return Router.route(
-        office, target, person -> takesCalls(person) && inProgress.of(person) == null);
+  /** Where this call can go; whoever is in it already is not rung. */
+  Router router(Call inProgress) {
+    return new Router(
+        office,
+        new Reach() {
+          @Override
+          public boolean hasDevice(PersonId person) {
+            return !state.devices(person).isEmpty();
+          }
+
+          @Override
+          public boolean takesCalls(PersonId person) {
+            return Draft.this.takesCalls(person) && inProgress.of(person) == null;
+          }
+        });
   }
 
   /** Whether this person has a device that would ring and nothing to do with any call. */
   boolean idle(PersonId person) {
-    return office.reachable().test(person) && state.inHand(person).isEmpty();
+    return !state.devices(person).isEmpty() && state.inHand(person).isEmpty();
+  }
+
+  /** Refused when this person has as many calls in hand as are allowed. */
+  @Nullable Refusal handsFull(PersonId person) {
+    int limit = settings().limits().callsInHand();
+    return state.inHand(person).size() >= limit
+        ? Refusal.of(Reason.TOO_MANY_CALLS, "limit", Integer.toString(limit))
+        : null;
+  }
+
+  boolean linesBusy() {
+    return state.outsideLinesTaken() >= settings().limits().outsideLines();
   }
 
   /** Has the call ring, go out or fail, as its route says. */
   void follow(CallId call, Route route) {
-    if (route instanceof Route.Ring ring) {
-      Instant until = now.plus(ring.time());
-      for (PersonId person : ring.people()) {
-        emit(
-            new ExchangeEvent.Delivered(
-                call, now, call(call).nextLeg(), new Party.Employee(person), ring.line(), until));
-      }
-    } else if (route instanceof Route.GoOut out) {
-      goOut(call, out.to());
-    } else if (route instanceof Route.Refuse refuse) {
-      fail(call, refuse.cause(), refuse.missedBy());
-    }
+    route.accept(new Following(call));
   }
 
-  private void goOut(CallId call, Party to) {
-    boolean emergency = to instanceof Party.Emergency;
-    if (!emergency && state.outsideLinesTaken() >= settings.outsideLines()) {
-      fail(call, Cause.LINES_BUSY, List.of());
-      return;
+  /** Does what a route says. The answers say nothing. */
+  private final class Following implements Route.Cases<@Nullable Void> {
+    private final CallId call;
+
+    Following(CallId call) {
+      this.call = call;
     }
-    emit(
-        new ExchangeEvent.NetworkReached(
-            call, now, call(call).nextLeg(), to, now.plus(settings.networkPatience())));
+
+    @Override
+    public @Nullable Void of(Route.Ring route) {
+      Instant until = now.plus(route.time());
+      for (PersonId person : route.people()) {
+        emit(
+            new ExchangeEvent.Delivered(
+                call, now, call(call).nextLeg(), new Party.Employee(person), route.line(), until));
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(Route.GoOut route) {
+      if (!route.to().alwaysGoesOut() && linesBusy()) {
+        fail(call, Cause.LINES_BUSY, List.of());
+      } else {
+        Instant until = now.plus(settings().times().networkPatience());
+        emit(new ExchangeEvent.NetworkReached(call, now, call(call).nextLeg(), route.to(), until));
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(Route.Refuse route) {
+      fail(call, route.cause(), route.missedBy());
+      return null;
+    }
   }
 
   // --- what follows from what -------------------------------------------------------------------
 
   void hold(Call call, Connection mine) {
-    emit(new ExchangeEvent.Held(call.id(), now, mine.leg(), now.plus(settings.holdReminder())));
+    emit(
+        new ExchangeEvent.Held(
+            call.id(), now, mine.leg(), now.plus(settings().times().holdReminder())));
   }
 
   /** Whoever turns to another call leaves the one they were speaking on in good order. */
@@ -157,7 +169,7 @@ final class Draft {
   }
 
   /** This party answers; wherever else the call rings, it stops. */
-  void establish(Call call, Connection answering, DeviceId device) {
+  void establish(Call call, Connection answering, @Nullable DeviceId device) {
     emit(new ExchangeEvent.Established(call.id(), now, answering.leg(), device));
     for (Connection other : call.connections()) {
       if (!other.answered() && other.leg() != answering.leg()) {
@@ -167,7 +179,7 @@ final class Draft {
   }
 
   /** This employee takes part from now on, whether it rings at them or not. */
-  void join(Call call, PersonId person, Party line, DeviceId device) {
+  void join(Call call, PersonId person, @Nullable Party line, DeviceId device) {
     holdActive(person);
     if (call.of(person) == null) {
       Party me = new Party.Employee(person);
@@ -184,9 +196,8 @@ final class Draft {
   /** A party leaves, or will not come; whoever can no longer speak with anybody is let go. */
   void gone(Call call, Connection leaving, Cause cause) {
     clear(call.id(), leaving, cause);
-    CallId callBack = call.origin().callBack();
-    boolean notWanted = leaving.rings() && leaving.party().equals(call.caller());
-    if (notWanted && state.callBack(callBack) != null) {
+    CallId callBack = call.callBack();
+    if (call.ringsBackAt(leaving) && callBack != null && state.callBack(callBack) != null) {
       emit(new ExchangeEvent.CallBackCleared(callBack, now, cause));
     }
     Call left = call(call.id());
@@ -198,76 +209,13 @@ final class Draft {
     if (somebodyThere && somebodyWanted) {
       return;
     }
-    if (somebodyThere && left.failure() == null) {
-      if (left.sent() != null) {
-        notTaken(left, cause);
-        return;
-      }
-      if (left.answered() == null) {
-        fail(call.id(), cause, List.of());
-        return;
-      }
-    }
-    end(left, somebodyThere || left.answered() != null ? Cause.NORMAL : Cause.CALLER_GAVE_UP);
-  }
-
-  /**
-   * Nobody took a call that was sent on: back to the sender, then to the front desk, then it ends.
-   * A parked one goes on waiting a few times before that.
-   */
-  private void notTaken(Call call, Cause cause) {
-    if (call.sent().stage() == Call.Stage.TO_TARGET && ringsBack(call, call.sent(), cause)) {
+    boolean onItsWay = left.sent() != null || left.answered() == null;
+    if (somebodyThere && left.failure() == null && onItsWay) {
+      new Onward(this).goOn(left, cause);
       return;
     }
-    if (call.sent().stage() != Call.Stage.FRONT_DESK && ringsFrontDesk(call, call.sent(), cause)) {
-      return;
-    }
-    if (call.parked() == null || !waitsAgain(call)) {
-      fail(call.id(), cause, List.of());
-    }
-  }
-
-  /** A call has waited in its slot long enough. */
-  void comeBack(Call call) {
-    Call.Sent parked =
-        new Call.Sent(call.parked().by(), new Party.Slot(call.parked().slot()), null, null);
-    if (!ringsBack(call, parked, Cause.PARKED_TOO_LONG)
-        && !ringsFrontDesk(call, parked, Cause.PARKED_TOO_LONG)
-        && !waitsAgain(call)) {
-      fail(call.id(), Cause.NO_ANSWER, List.of());
-    }
-  }
-
-  private boolean ringsBack(Call call, Call.Sent sent, Cause why) {
-    return rings(call, sent, Call.Stage.BACK, new Party.Employee(sent.by()), why);
-  }
-
-  private boolean ringsFrontDesk(Call call, Call.Sent sent, Cause why) {
-    return settings.frontDesk() != null
-        && rings(call, sent, Call.Stage.FRONT_DESK, new Party.Members(settings.frontDesk()), why);
-  }
-
-  private boolean rings(Call call, Call.Sent sent, Call.Stage stage, Party at, Cause why) {
-    Route route = route(at, call);
-    if (!(route instanceof Route.Ring)) {
-      return false;
-    }
-    sendOn(call, new Call.Sent(sent.by(), sent.to(), stage, why), route);
-    return true;
-  }
-
-  private boolean waitsAgain(Call call) {
-    if (call.parked().comeBacks() >= MOST_COME_BACKS) {
-      return false;
-    }
-    Call.Parking again = call.parked().again(now.plus(settings.parkComeBack()));
-    emit(new ExchangeEvent.Parked(call.id(), now, again));
-    return true;
-  }
-
-  void sendOn(Call call, Call.Sent sent, Route route) {
-    emit(new ExchangeEvent.SentOn(call.id(), now, sent));
-    follow(call.id(), route);
+    Cause ended = cause == Cause.LOST ? Cause.LOST : Cause.NORMAL;
+    end(left, somebodyThere || left.answered() != null ? ended : Cause.CALLER_GAVE_UP);
   }
 
   void end(Call call, Cause cause) {
@@ -279,6 +227,6 @@ final class Draft {
   }
 
   void fail(CallId call, Cause cause, List<PersonId> missedBy) {
-    emit(new ExchangeEvent.Failed(call, now, cause, missedBy, now.plus(settings.toneTime())));
+    emit(new ExchangeEvent.Failed(call, now, cause, missedBy, now.plus(settings().times().tone())));
   }
 }

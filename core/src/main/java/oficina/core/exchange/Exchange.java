@@ -1,7 +1,12 @@
 package oficina.core.exchange;
 
 import java.time.Instant;
-import oficina.core.routing.Office;
+import oficina.core.office.Office;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The office's telephone exchange: a deterministic state machine in the words of ECMA-269 (CSTA).
@@ -14,18 +19,15 @@ import oficina.core.routing.Office;
  */
 public final class Exchange {
   private final ExchangeState state = new ExchangeState();
-  private Settings settings;
   private Office office;
 
-  public Exchange(Settings settings, Office office) {
-    this.settings = settings;
+  public Exchange(Office office) {
     this.office = office;
   }
 
   /** From now on decisions rest on this office; calls in progress are not touched. */
-  public void office(Settings settings, Office office) {
-    this.settings = settings;
-    this.office = office;
+  public void office(Office changed) {
+    office = changed;
   }
 
   /**
@@ -34,7 +36,16 @@ public final class Exchange {
    * @param now not before the time of any event applied so far
    */
   public Decision decide(Command command, Instant now) {
-    return new Deciding(state, settings, office, now).decide(command);
+    return new Deciding(state, office, now).decide(command);
+  }
+
+  /**
+   * What this person is offered for a call of theirs, or one they have sent on.
+   *
+   * @param call one they have a part in, or have sent on
+   */
+  public Offers offers(Call call, PersonId person) {
+    return new Offering(new Draft(state, office, Instant.MAX)).of(call, person);
   }
 
   /** Carries out what was decided, or what is replayed. */
@@ -43,7 +54,7 @@ public final class Exchange {
   }
 
   /** When the next tick is wanted, or null when nothing is pending. */
-  public Instant nextDue() {
+  public @Nullable Instant nextDue() {
     return state.nextDue();
   }
 

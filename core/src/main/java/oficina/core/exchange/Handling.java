@@ -1,25 +1,36 @@
 package oficina.core.exchange;
 
-import java.time.Duration;
-import java.time.Instant;
-import java.util.Comparator;
-import java.util.Objects;
-import oficina.core.call.CallId;
 import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
 import oficina.core.exchange.Refusal.Reason;
-import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
-/** What an employee does with a call that rings or is in hand, short of sending it anywhere. */
+/**
+ * What an employee does with a call that rings or is in hand, short of sending it anywhere. What
+ * begins with {@code may} says only whether it would be refused, and {@link Offering} asks the
+ * same.
+ */
 record Handling(Draft draft) {
-  private static final Duration JUST_NOW = Duration.ofSeconds(10);
 
-  Refusal answer(Call call, Connection mine, Command.Answer c) {
-    if (!mine.rings()) {
-      boolean placed = mine.party().equals(call.caller());
-      return Refusal.of(placed ? Reason.NOT_RINGING : Reason.ANSWERED_HERE);
+  @Nullable Refusal mayAnswer(Call call, Connection mine) {
+    if (mine.rings()) {
+      return null;
+    }
+    boolean placed = mine.party().equals(call.caller());
+    return Refusal.of(placed ? Reason.NOT_RINGING : Reason.ANSWERED_HERE);
+  }
+
+  @Nullable Refusal answer(Call call, Connection mine, Command.Answer c) {
+    Refusal refusal = mayAnswer(call, mine);
+    if (refusal != null) {
+      return refusal;
     }
     draft.holdActive(c.person());
-    if (mine.party().equals(call.caller())) {
+    if (call.ringsBackAt(mine)) {
       new CallBacks(draft).answered(call, mine, c.device());
     } else {
       draft.establish(call, mine, c.device());
@@ -27,131 +38,108 @@ record Handling(Draft draft) {
     return null;
   }
 
+  @Nullable Refusal mayMove(Connection mine) {
+    return mine.answered() ? null : Refusal.of(Reason.NOT_ANSWERED);
+  }
+
   /** Goes on with the call on this device. */
-  Refusal moveHere(Call call, Connection mine, Command.MoveHere c) {
-    if (!mine.answered()) {
-      return Refusal.of(Reason.NOT_ANSWERED);
+  @Nullable Refusal moveHere(Call call, Connection mine, DeviceId device) {
+    Refusal refusal = mayMove(mine);
+    if (refusal == null && !device.equals(mine.device())) {
+      draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), device));
+      new Devices(draft).lookAfterCalls(mine.party().employee());
     }
-    if (!c.device().equals(mine.device())) {
-      draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), c.device()));
-    }
-    return null;
+    return refusal;
   }
 
-  Refusal decline(Call call, Connection mine) {
-    if (!mine.rings()) {
-      return Refusal.of(Reason.NOT_RINGING);
-    }
-    draft.gone(call, mine, Cause.DECLINED);
-    return null;
+  @Nullable Refusal mayDecline(Connection mine) {
+    return mine.rings() ? null : Refusal.of(Reason.NOT_RINGING);
   }
 
-  Refusal silence(Call call, Connection mine) {
-    if (!mine.rings()) {
-      return Refusal.of(Reason.NOT_RINGING);
+  @Nullable Refusal decline(Call call, Connection mine) {
+    Refusal refusal = mayDecline(mine);
+    if (refusal == null) {
+      draft.gone(call, mine, Cause.DECLINED);
     }
-    if (!mine.silenced()) {
+    return refusal;
+  }
+
+  @Nullable Refusal silence(Call call, Connection mine) {
+    Refusal refusal = mayDecline(mine);
+    if (refusal == null && !mine.silenced()) {
       draft.emit(new ExchangeEvent.Silenced(call.id(), draft.now, mine.leg()));
     }
-    return null;
+    return refusal;
   }
 
-  Refusal clear(Call call, Connection mine) {
+  @Nullable Refusal clear(Call call, Connection mine) {
     draft.gone(call, mine, mine.rings() ? Cause.DECLINED : Cause.NORMAL);
     return null;
   }
 
-  Refusal hold(Call call, Connection mine) {
+  @Nullable Refusal mayHold(Call call, Connection mine) {
     if (!call.conversation()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
-    if (mine.state() != ConnectionState.CONNECTED) {
-      return Refusal.of(Reason.NOT_ACTIVE);
-    }
-    draft.hold(call, mine);
-    return null;
+    return mine.state() == ConnectionState.CONNECTED ? null : Refusal.of(Reason.NOT_ACTIVE);
   }
 
-  Refusal retrieve(Call call, Connection mine) {
-    if (mine.state() != ConnectionState.HOLD) {
-      return Refusal.of(Reason.NOT_HELD);
+  @Nullable Refusal hold(Call call, Connection mine) {
+    Refusal refusal = mayHold(call, mine);
+    if (refusal == null) {
+      draft.hold(call, mine);
     }
-    draft.holdActive(mine.party().employee());
-    draft.emit(new ExchangeEvent.Retrieved(call.id(), draft.now, mine.leg()));
-    return null;
+    return refusal;
   }
 
-  Refusal mute(Call call, Connection mine, boolean on) {
-    if (!mine.answered() || !call.conversation()) {
-      return Refusal.of(Reason.NOT_ANSWERED);
+  @Nullable Refusal mayRetrieve(Connection mine) {
+    return mine.state() == ConnectionState.HOLD ? null : Refusal.of(Reason.NOT_HELD);
+  }
+
+  @Nullable Refusal retrieve(Call call, Connection mine) {
+    Refusal refusal = mayRetrieve(mine);
+    if (refusal == null) {
+      draft.holdActive(mine.party().employee());
+      draft.emit(new ExchangeEvent.Retrieved(call.id(), draft.now, mine.leg()));
     }
-    if (mine.muted() != on) {
+    return refusal;
+  }
+
+  @Nullable Refusal mayMute(Call call, Connection mine) {
+    return mine.answered() && call.conversation() ? null : Refusal.of(Reason.NOT_ANSWERED);
+  }
+
+  @Nullable Refusal mute(Call call, Connection mine, boolean on) {
+    Refusal refusal = mayMute(call, mine);
+    if (refusal == null && mine.muted() != on) {
       draft.emit(new ExchangeEvent.Muted(call.id(), draft.now, mine.leg(), on));
     }
-    return null;
+    return refusal;
   }
 
-  Refusal sendDigits(Call call, Connection mine, String digits) {
-    if (!digits.matches("[0-9A-D*#p]{1,32}")) {
-      return Refusal.of(Reason.NOT_DIGITS);
-    }
+  @Nullable Refusal maySendDigits(Call call, Connection mine) {
     if (mine.state() != ConnectionState.CONNECTED || !call.conversation()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
-    for (Connection connection : call.connections()) {
-      if (connection.party().usesOutsideLine()) {
-        draft.emit(new ExchangeEvent.DigitsSent(call.id(), draft.now, connection.leg(), digits));
-        return null;
-      }
-    }
-    return Refusal.of(Reason.NO_DIGITS_INSIDE);
+    return outsider(call) == null ? Refusal.of(Reason.NO_DIGITS_INSIDE) : null;
   }
 
-  /** Takes the call that has been ringing longest at one of these people. */
-  Refusal pickUp(Command.PickUp c) {
-    Call call =
-        c.from().stream()
-            .filter(person -> !person.equals(c.person()))
-            .flatMap(
-                person -> draft.state.inHand(person).stream().filter(id -> ringsAt(id, person)))
-            .distinct()
-            .map(draft::call)
-            .filter(Objects::nonNull)
-            .min(Comparator.comparing(Handling::ringsSince).thenComparing(Call::id))
-            .orElse(null);
-    if (call == null) {
-      return justTaken(c);
+  @Nullable Refusal sendDigits(Call call, Connection mine, String digits) {
+    if (!digits.matches("[0-9A-D*#p]{1,32}")) {
+      return Refusal.of(Reason.NOT_DIGITS);
     }
-    if (c.person().equals(call.caller().employee())) {
-      return Refusal.of(Reason.OWN_NUMBER);
+    Refusal refusal = maySendDigits(call, mine);
+    if (refusal == null) {
+      int leg = outsider(call).leg();
+      draft.emit(new ExchangeEvent.DigitsSent(call.id(), draft.now, leg, digits));
     }
-    Connection mine = call.of(c.person());
-    if (mine != null && !mine.rings()) {
-      return Refusal.of(Reason.SAME_PARTY);
-    }
-    draft.join(call, c.person(), call.in(ConnectionState.ALERTING).get(0).line(), c.device());
-    return null;
+    return refusal;
   }
 
-  /** Whoever comes a moment too late is told who was quicker. */
-  private Refusal justTaken(Command.PickUp c) {
-    Instant recently = draft.now.minus(JUST_NOW);
-    return draft.state.beneath().calls().stream()
-        .filter(call -> c.from().stream().anyMatch(call.rang()::contains))
-        .map(Call::lastToAnswer)
-        .filter(last -> last != null && last.since().isAfter(recently))
-        .max(Comparator.comparing(Connection::since).thenComparing(Connection::leg))
-        .map(last -> Refusal.answeredBy(last.party().employee()))
-        .orElse(Refusal.of(Reason.NOTHING_RINGS));
-  }
-
-  /** Not a call back: that rings at its caller, and is for nobody else. */
-  private boolean ringsAt(CallId id, PersonId person) {
-    Connection there = draft.call(id).of(person);
-    return there.rings() && !there.party().equals(draft.call(id).caller());
-  }
-
-  private static Instant ringsSince(Call call) {
-    return call.in(ConnectionState.ALERTING).get(0).since();
+  private static @Nullable Connection outsider(Call call) {
+    return call.connections().stream()
+        .filter(connection -> connection.party().usesOutsideLine())
+        .findFirst()
+        .orElse(null);
   }
 }

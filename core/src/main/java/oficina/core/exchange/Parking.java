@@ -1,84 +1,117 @@
 package oficina.core.exchange;
 
+import java.util.ArrayList;
+import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
+import oficina.core.office.ParkSlot;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Way;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
 /** Calls that wait in a slot until somebody takes them. */
 record Parking(Draft draft) {
+  /** A parked caller whom nobody takes back is not kept for ever. */
+  private static final int COME_BACKS = 3;
 
-  Refusal park(Call call, Connection mine, Command.Park c) {
-    Refusal refusal = Sending.twoParties(call);
-    if (refusal == null && !mine.answered()) {
-      refusal = Refusal.of(Reason.NOT_ANSWERED);
+  /**
+   * Where a call goes that has waited long enough: back to its parker, then to the front desk, then
+   * it waits once more, a few times over.
+   */
+  private static List<Way> waysBack(PersonId parker) {
+    List<Way> ways = new ArrayList<>();
+    for (int time = 1; time <= COME_BACKS; time++) {
+      ways.add(new Way(new Way.To(new Party.Employee(parker)), Way.Reason.BACK));
+      ways.add(new Way(new Way.FrontDesk(), Way.Reason.FRONT_DESK));
+      if (time < COME_BACKS) {
+        ways.add(new Way(new Way.WaitOn(), Way.Reason.WAITS_ON));
+      }
     }
-    if (refusal == null && c.forWhom() != null) {
-      refusal =
-          draft.office.directory().person(c.forWhom()).isEmpty()
-              ? Refusal.of(Reason.UNKNOWN_PERSON)
-              : null;
-    }
+    return ways;
+  }
+
+  /** The call has waited in its slot long enough. */
+  void comesBack(Call call) {
+    new Onward(draft).goOn(call, Cause.PARKED_TOO_LONG);
+  }
+
+  /** Whether this call can be parked at all, wherever. */
+  @Nullable Refusal mayPark(Call call) {
+    return Sending.twoParties(call);
+  }
+
+  @Nullable Refusal park(Call call, Connection mine, Command.Park c) {
+    Refusal refusal = mayPark(call);
     if (refusal != null) {
       return refusal;
+    }
+    if (c.forWhom() != null && draft.office.directory().person(c.forWhom()).isEmpty()) {
+      return Refusal.of(Reason.NO_SUCH_PERSON);
     }
     String slot = c.slot() == null ? nextFree() : c.slot();
     if (slot == null) {
       return Refusal.of(Reason.SLOTS_FULL);
     }
-    if (!draft.settings.isSlot(slot)) {
+    if (!draft.settings().isSlot(slot)) {
       return Refusal.of(Reason.NO_SUCH_SLOT, "slot", slot);
     }
     if (draft.state.inSlot(slot) != null) {
       return Refusal.of(Reason.SLOT_TAKEN, "slot", slot);
     }
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
-    draft.emit(
-        new ExchangeEvent.Parked(
-            call.id(),
+    Call.Parking parking =
+        new Call.Parking(
+            slot,
+            c.person(),
+            c.forWhom(),
+            c.note(),
             draft.now,
-            new Call.Parking(
-                slot,
-                c.person(),
-                c.forWhom(),
-                c.note(),
-                draft.now,
-                draft.now.plus(draft.settings.parkComeBack()),
-                0)));
+            draft.now.plus(draft.settings().parking().comeBack()));
+    draft.emit(new ExchangeEvent.Parked(call.id(), draft.now, parking, waysBack(c.person())));
     return null;
   }
 
-  private String nextFree() {
-    return draft.settings.parkSlots().stream()
+  private @Nullable String nextFree() {
+    return draft.settings().parking().slots().stream()
         .map(ParkSlot::number)
         .filter(number -> draft.state.inSlot(number) == null)
         .findFirst()
         .orElse(null);
   }
 
-  Refusal take(Command.TakeParked c) {
+  @Nullable Refusal take(Command.TakeParked c) {
     Call there = draft.state.inSlot(c.slot());
     if (there == null || (c.call() != null && !there.id().equals(c.call()))) {
       return gone(c);
     }
+    Connection mine = there.of(c.person());
+    boolean unasked = mine != null || Permissions.takesUnasked(there.parked(), c.person());
+    if (!unasked && !c.evenForOthers()) {
+      return Refusal.of(Reason.MEANT_FOR_OTHER, "person", there.parked().forWhom().toString());
+    }
     return take(there, c.person(), c.device());
   }
 
-  /** Whoever comes too late is told who was quicker. */
+  /** Whoever comes too late is told who was quicker, of a call that waited there. */
   private Refusal gone(Command.TakeParked c) {
-    if (!draft.settings.isSlot(c.slot())) {
+    if (!draft.settings().isSlot(c.slot())) {
       return Refusal.of(Reason.NO_SUCH_SLOT, "slot", c.slot());
     }
     Call expected = c.call() == null ? null : draft.call(c.call());
-    Connection taker = expected == null ? null : expected.lastToAnswer();
+    boolean waited = expected != null && c.slot().equals(expected.standing().takenFrom());
+    Connection taker = waited ? expected.lastToAnswer() : null;
     return taker == null
         ? Refusal.of(Reason.SLOT_EMPTY, "slot", c.slot())
         : Refusal.answeredBy(taker.party().employee());
   }
 
   /** The person speaks with whoever waits in the slot; where it rings by now, it stops. */
-  Refusal take(Call call, PersonId person, DeviceId device) {
+  private @Nullable Refusal take(Call call, PersonId person, DeviceId device) {
     Connection mine = call.of(person);
     if (mine != null && !mine.rings()) {
       return Refusal.of(Reason.SAME_PARTY);
@@ -88,7 +121,7 @@ record Parking(Draft draft) {
   }
 
   /** Dialling a slot takes the call that waits there. */
-  Refusal dialled(Party.Slot slot, PersonId person, DeviceId device) {
-    return take(new Command.TakeParked(null, person, device, slot.number()));
+  @Nullable Refusal dialled(String slot, PersonId person, DeviceId device) {
+    return take(new Command.TakeParked(null, person, device, slot, /* evenForOthers= */ false));
   }
 }

@@ -43,6 +43,16 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     /** The identity of a call that exists already was given for a new one. */
     CALL_EXISTS,
     UNKNOWN_PERSON,
+    /** Somebody else was named who is not of the office. */
+    NO_SUCH_PERSON,
+    /** The person has sent this call on already, and it rings there. */
+    ALREADY_SENT,
+    /** The person has parked this call already; {@code slot}. */
+    ALREADY_PARKED,
+    /** Whoever the person sent this call to, outside, has answered. */
+    ANSWERED_THERE,
+    /** The parked call waits for somebody else; {@code person}. Can be asked for all the same. */
+    MEANT_FOR_OTHER,
     /** The target is the very party of the call. */
     SAME_PARTY,
     /** The target has no device that would ring; {@code person} when it is one. */
@@ -55,6 +65,10 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     LINES_BUSY,
     /** Nobody else can be sent to the emergency services. */
     NOT_CALLABLE_FOR_OTHERS,
+    /** It has been sent on as often as is allowed without anybody answering; {@code limit}. */
+    SENT_TOO_OFTEN,
+    /** Calls may be taken only from one's own team and groups; {@code person} is in none. */
+    NOT_IN_PICK_UP_GROUP,
     /** The call is not on its way to anybody. */
     NOT_SENT_ON,
     /** Sending on and parking are possible with two parties only. */

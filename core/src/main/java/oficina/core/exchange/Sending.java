@@ -1,116 +1,179 @@
 package oficina.core.exchange;
 
 import java.util.List;
+import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
+import oficina.core.routing.Way;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
 /** The ways to send a call on. */
 record Sending(Draft draft) {
+  /** A caller who has been sent on so often goes round in a circle. */
+  private static final int MOST_SENDINGS = 8;
+
+  /** Where a call goes when nobody takes it where it was sent: back, then to the front desk. */
+  private static List<Way> waysBack(PersonId sender) {
+    return List.of(
+        new Way(new Way.To(new Party.Employee(sender)), Way.Reason.BACK),
+        new Way(new Way.FrontDesk(), Way.Reason.FRONT_DESK));
+  }
 
   /** Single-step transfer. The caller stays with the sender whenever it is refused. */
-  Refusal putThrough(Call call, Connection mine, Command.PutThrough c) {
+  @Nullable Refusal putThrough(Call call, Connection mine, Command.PutThrough c) {
     Refusal refusal = twoParties(call);
-    if (refusal == null && c.to() instanceof Dialled.NotCallable no) {
-      refusal = Placing.notCallable(no);
+    if (refusal == null) {
+      refusal = Placing.notCallable(c.to());
     }
     if (refusal != null) {
       return refusal;
     }
-    Party target = draft.party(c.to());
-    if (target instanceof Party.Slot slot) {
+    Party target = Called.party(draft.office, c.to());
+    if (target.slot() != null) {
       return new Parking(draft)
-          .park(call, mine, new Command.Park(call.id(), c.person(), slot.number(), null, ""));
+          .park(call, mine, new Command.Park(call.id(), c.person(), target.slot(), null, ""));
     }
     refusal = badTarget(call, c.person(), c.to());
     if (refusal != null) {
       return refusal;
     }
-    Route route = draft.route(target, call);
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
-    draft.sendOn(call, new Call.Sent(c.person(), target, Call.Stage.TO_TARGET, null), route);
+    new Onward(draft).send(call, c.person(), target, waysBack(c.person()));
     return null;
   }
 
-  Refusal deflect(Call call, Connection mine, Command.Deflect c) {
-    if (!mine.rings() || mine.party().equals(call.caller())) {
-      return Refusal.of(Reason.NOT_RINGING);
+  @Nullable Refusal mayDeflect(Call call, Connection mine) {
+    return mine.rings() && !call.ringsBackAt(mine) ? null : Refusal.of(Reason.NOT_RINGING);
+  }
+
+  @Nullable Refusal deflect(Call call, Connection mine, Command.Deflect c) {
+    Refusal refusal = mayDeflect(call, mine);
+    if (refusal == null) {
+      refusal = badTarget(call, c.person(), c.to());
     }
-    Refusal refusal = badTarget(call, c.person(), c.to());
     if (refusal != null) {
       return refusal;
     }
-    Party target = draft.party(c.to());
-    Route route = draft.route(target, call);
     for (Connection ringing : call.in(ConnectionState.ALERTING)) {
       draft.clear(call.id(), ringing, Cause.TRANSFERRED);
     }
-    draft.sendOn(call, new Call.Sent(c.person(), target, Call.Stage.TO_TARGET, null), route);
+    Party target = Called.party(draft.office, c.to());
+    new Onward(draft).send(call, c.person(), target, waysBack(c.person()));
     return null;
   }
 
   /** Refused before anything has changed: the caller stays where they are. */
-  private Refusal badTarget(Call call, PersonId sender, Dialled to) {
-    if (to instanceof Dialled.NotCallable no) {
-      return Placing.notCallable(no);
+  private @Nullable Refusal badTarget(Call call, PersonId sender, Dialled to) {
+    Refusal refusal = Placing.notCallable(to);
+    if (refusal != null) {
+      return refusal;
     }
-    Party target = draft.party(to);
+    Party target = Called.party(draft.office, to);
     if (sender.equals(target.employee())) {
       return Refusal.of(Reason.OWN_NUMBER);
     }
-    if (target instanceof Party.Emergency) {
+    if (target.alwaysGoesOut()) {
       return Refusal.of(Reason.NOT_CALLABLE_FOR_OTHERS);
     }
-    if (target instanceof Party.Slot) {
+    if (target.slot() != null) {
       return Refusal.of(Reason.NOT_TO_A_SLOT);
     }
-    for (Connection connection : call.connections()) {
-      if (connection.party().isSurely(target)) {
-        return Refusal.of(Reason.SAME_PARTY);
-      }
+    if (call.connections().stream().anyMatch(each -> each.party().isSurely(target))) {
+      return Refusal.of(Reason.SAME_PARTY);
     }
-    if (draft.route(target, call) instanceof Route.Refuse refuse) {
-      return switch (refuse.cause()) {
+    if (call.standing().onItsWay().sendings() >= MOST_SENDINGS) {
+      return Refusal.of(Reason.SENT_TOO_OFTEN, "limit", Integer.toString(MOST_SENDINGS));
+    }
+    return draft.router(call).to(target).accept(new TargetRefused(draft));
+  }
+
+  /** Why a target cannot be reached now, or null when it can. */
+  private record TargetRefused(Draft draft) implements Route.Cases<@Nullable Refusal> {
+    @Override
+    public @Nullable Refusal of(Route.Ring route) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Refusal of(Route.GoOut route) {
+      return draft.linesBusy() ? Refusal.of(Reason.LINES_BUSY) : null;
+    }
+
+    @Override
+    public @Nullable Refusal of(Route.Refuse route) {
+      return switch (route.cause()) {
         case NOT_SIGNED_IN -> Refusal.of(Reason.TARGET_NOT_SIGNED_IN);
         case BUSY -> Refusal.of(Reason.TARGET_BUSY);
         default -> Refusal.of(Reason.TARGET_NOT_IN_USE);
       };
     }
-    boolean goesOut = target.usesOutsideLine();
-    return goesOut && draft.state.outsideLinesTaken() >= draft.settings.outsideLines()
-        ? Refusal.of(Reason.LINES_BUSY)
-        : null;
   }
 
-  Refusal pullBack(Call call, Command.PullBack c) {
+  /** What has become of a call that this person has sent away; null when they have not. */
+  static @Nullable Refusal sentAway(Call call, PersonId person) {
     Call.Sent sent = call.sent();
-    boolean mine = sent != null && sent.by().equals(c.person());
-    if (!mine || sent.stage() != Call.Stage.TO_TARGET) {
-      return Refusal.of(mine ? Reason.NOT_SENT_ON : Reason.NO_SUCH_CALL);
+    if (sent != null && sent.by().equals(person)) {
+      return Refusal.of(sent.toTarget() ? Reason.ALREADY_SENT : Reason.NOT_SENT_ON);
     }
-    draft.join(call, c.person(), new Party.Employee(c.person()), c.device());
+    Call.Parking parked = call.parked();
+    if (parked != null && parked.by().equals(person)) {
+      return Refusal.of(Reason.ALREADY_PARKED, "slot", parked.slot());
+    }
+    for (Connection there : call.connections()) {
+      if (there.answered() && person.equals(there.sentBy())) {
+        PersonId taker = there.party().employee();
+        return taker == null ? Refusal.of(Reason.ANSWERED_THERE) : Refusal.answeredBy(taker);
+      }
+    }
     return null;
   }
 
-  /** Consultation: the caller, or the conference, is held and the target is called. */
-  Refusal announce(Call call, Connection mine, Command.Announce c) {
-    if (!settled(call) || !mine.answered()) {
-      return Refusal.of(Reason.NOT_ANSWERED);
+  @Nullable Refusal mayPullBack(Call call, PersonId person) {
+    Refusal sentAway = sentAway(call, person);
+    if (sentAway == null) {
+      return Refusal.of(Reason.NO_SUCH_CALL);
     }
-    Refusal refusal = badTarget(call, c.person(), c.to());
+    return sentAway.reason() == Reason.ALREADY_SENT ? null : sentAway;
+  }
+
+  @Nullable Refusal pullBack(Call call, Command.PullBack c) {
+    Refusal refusal = mayPullBack(call, c.person());
+    if (refusal == null) {
+      draft.join(call, c.person(), new Party.Employee(c.person()), c.device());
+    }
+    return refusal;
+  }
+
+  @Nullable Refusal mayAnnounce(Call call, Connection mine) {
+    return call.settled() && mine.answered() ? null : Refusal.of(Reason.NOT_ANSWERED);
+  }
+
+  /** Consultation: the caller, or the conference, is held and the target is called. */
+  @Nullable Refusal announce(Call call, Connection mine, Command.Announce c) {
+    Refusal refusal = mayAnnounce(call, mine);
+    if (refusal == null) {
+      refusal = badTarget(call, c.person(), c.to());
+    }
     if (refusal != null) {
       return refusal;
     }
-    return new Placing(draft)
-        .place(c.announcement(), c.person(), c.device(), c.to(), c.callerId(), call.id());
+    Command.MakeCall announcement =
+        new Command.MakeCall(c.announcement(), c.person(), c.device(), c.to(), c.callerId());
+    return new Placing(draft).place(announcement, call.id());
   }
 
   /** The announcement ends, and the sender speaks with the caller again. */
-  Refusal reconnect(Call announcement, Connection mine) {
-    Call caller = announcement.announces() == null ? null : draft.call(announcement.announces());
+  @Nullable Refusal reconnect(Call announcement, Connection mine) {
+    CallId before = announcement.heldFor();
+    Call caller = before == null ? null : draft.call(before);
     PersonId person = mine.party().employee();
     draft.gone(announcement, mine, Cause.NORMAL);
     Connection held = caller == null ? null : caller.of(person);
@@ -122,13 +185,14 @@ record Sending(Draft draft) {
   }
 
   /** Transfer: the two others speak with each other, or one hears it ring at the other. */
-  Refusal handOver(Call call, Connection mine, Command.HandOver c) {
-    Call other = draft.call(c.other());
-    Refusal refusal = bothMine(call, mine, other, c.person());
+  @Nullable Refusal handOver(Call call, Connection mine, CallId otherId) {
+    PersonId person = mine.party().employee();
+    Call other = draft.call(otherId);
+    Refusal refusal = mayHandOver(call, mine, other);
     if (refusal != null) {
       return refusal;
     }
-    Connection target = opposite(other, c.person());
+    Connection target = other.others(person).get(0);
     draft.emit(
         new ExchangeEvent.Merged(
             call.id(),
@@ -136,25 +200,23 @@ record Sending(Draft draft) {
             other.id(),
             target.leg(),
             call.nextLeg(),
-            c.person(),
+            person,
             /* stays= */ false));
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
     draft.end(draft.call(other.id()), Cause.TRANSFERRED);
     if (!target.answered()) {
-      draft.emit(
-          new ExchangeEvent.SentOn(
-              call.id(),
-              draft.now,
-              new Call.Sent(c.person(), target.party(), Call.Stage.TO_TARGET, null)));
+      Call.Sent sent = new Call.Sent(person, target.party(), Way.Reason.SENT_ON, null);
+      new Onward(draft).sentOn(call, sent, waysBack(person));
     }
     return null;
   }
 
-  private Refusal bothMine(Call call, Connection mine, Call other, PersonId person) {
+  @Nullable Refusal mayHandOver(Call call, Connection mine, @Nullable Call other) {
+    PersonId person = mine.party().employee();
     if (other == null || other.id().equals(call.id()) || other.of(person) == null) {
       return Refusal.of(Reason.NO_OTHER_CALL);
     }
-    if (!settled(call) || !mine.answered() || !other.of(person).answered()) {
+    if (!call.settled() || !mine.answered() || !other.of(person).answered()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
     if (other.failure() != null) {
@@ -166,7 +228,7 @@ record Sending(Draft draft) {
     if (other.connections().size() != 2) {
       return Refusal.of(Reason.MORE_THAN_TWO);
     }
-    Connection target = opposite(other, person);
+    Connection target = other.others(person).get(0);
     if (call.conference() && !target.answered()) {
       return Refusal.of(Reason.NOT_ANSWERED); // nobody of a conference can wait while it rings
     }
@@ -174,23 +236,8 @@ record Sending(Draft draft) {
     return there ? Refusal.of(Reason.SAME_PARTY) : null;
   }
 
-  /** Everybody else in the call. */
-  static List<Connection> others(Call call, PersonId person) {
-    return call.connections().stream()
-        .filter(connection -> !person.equals(connection.party().employee()))
-        .toList();
-  }
-
-  static Connection opposite(Call call, PersonId person) {
-    return others(call, person).get(0);
-  }
-
-  /** Whether everybody in the call has answered it and at least two are there. */
-  static boolean settled(Call call) {
-    return call.conversation() && call.parties() == call.connections().size();
-  }
-
-  static Refusal twoParties(Call call) {
+  /** Refused unless it is a conversation of two. */
+  static @Nullable Refusal twoParties(Call call) {
     if (!call.conversation()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }

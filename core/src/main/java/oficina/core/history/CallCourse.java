@@ -6,22 +6,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
 import oficina.core.call.Party;
-import oficina.core.exchange.Call;
-import oficina.core.exchange.Connection;
-import oficina.core.exchange.ConnectionState;
 import oficina.core.history.Segment.Kind;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import org.jspecify.annotations.Nullable;
 
 /** The whole course of one call, as it grows. */
 public final class CallCourse {
   private final List<Segment> closed = new ArrayList<>();
-  private Segment open;
+  private @Nullable Segment open;
 
   /**
    * Takes in what a call is like after an event.
    *
    * @param call null once it is over
    */
-  void follow(Call call, Instant at) {
+  void follow(@Nullable Call call, Instant at) {
     Segment now = call == null ? null : phase(call, at);
     if (open != null && now != null && open.kind() == now.kind() && open.who().equals(now.who())) {
       return;
@@ -39,6 +40,22 @@ public final class CallCourse {
       all.add(open);
     }
     return all;
+  }
+
+  /** How many stretches there are. */
+  int size() {
+    return closed.size() + (open == null ? 0 : 1);
+  }
+
+  /** The last stretches, at most so many. */
+  List<Segment> last(int most) {
+    int wanted = Math.min(most, size());
+    int ended = open == null ? wanted : wanted - 1;
+    List<Segment> last = new ArrayList<>(closed.subList(closed.size() - ended, closed.size()));
+    if (open != null && wanted > 0) {
+      last.add(open);
+    }
+    return last;
   }
 
   /** How long the call has been in this kind of stretch altogether. */
@@ -83,6 +100,10 @@ public final class CallCourse {
           ? new Segment(
               Kind.DIALLING, parties(call, c -> c.state() == ConnectionState.INITIATED), at, null)
           : new Segment(Kind.RINGING, ringing, at, null);
+    }
+    List<Party> lost = parties(call, c -> !c.attended());
+    if (!lost.isEmpty()) {
+      return new Segment(Kind.UNATTENDED, lost, at, null);
     }
     boolean held = call.connections().stream().anyMatch(c -> c.state() == ConnectionState.HOLD);
     return new Segment(

@@ -9,20 +9,22 @@ import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.exchange.Call;
-import oficina.core.exchange.ExchangeEvent;
-import oficina.core.exchange.ExchangeEvent.CallBackRings;
-import oficina.core.exchange.ExchangeEvent.CallCleared;
-import oficina.core.exchange.ExchangeEvent.ConnectionCleared;
-import oficina.core.exchange.ExchangeEvent.Delivered;
-import oficina.core.exchange.ExchangeEvent.DigitsSent;
-import oficina.core.exchange.ExchangeEvent.Established;
-import oficina.core.exchange.ExchangeEvent.Failed;
-import oficina.core.exchange.ExchangeEvent.Merged;
-import oficina.core.exchange.ExchangeEvent.Originated;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Part.Result;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeEvent.CallBackRings;
+import oficina.core.state.ExchangeEvent.CallCleared;
+import oficina.core.state.ExchangeEvent.ConnectionCleared;
+import oficina.core.state.ExchangeEvent.Delivered;
+import oficina.core.state.ExchangeEvent.DigitsSent;
+import oficina.core.state.ExchangeEvent.Established;
+import oficina.core.state.ExchangeEvent.Failed;
+import oficina.core.state.ExchangeEvent.Merged;
+import oficina.core.state.ExchangeEvent.Originated;
+import oficina.core.state.FewEvents;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything worth remembering of one call, gathered from its events: its course, the digits sent,
@@ -36,26 +38,26 @@ public final class CallRecord {
   private final StringBuilder digits = new StringBuilder();
   private Party caller;
   private Party called;
-  private Party answerer;
-  private Instant answered;
-  private Party endedBy;
+  private @Nullable Party answerer;
+  private @Nullable Instant answered;
+  private @Nullable Party endedBy;
   private boolean over;
 
   /** What is known of one employee's part while it lasts and afterwards. */
   private static final class Tally {
     final Direction direction;
-    final Party line;
+    final @Nullable Party line;
     final Instant began;
 
     /** Who was at the other end before this call took the part over; null when it began here. */
-    Party other;
+    @Nullable Party other;
 
-    Instant answered;
-    Instant ended;
+    @Nullable Instant answered;
+    @Nullable Instant ended;
     boolean written;
-    Cause cause;
+    @Nullable Cause cause;
 
-    Tally(Direction direction, Party line, Instant began) {
+    Tally(Direction direction, @Nullable Party line, Instant began) {
       this.direction = direction;
       this.line = line;
       this.began = began;
@@ -72,28 +74,76 @@ public final class CallRecord {
    * @param after the call as it is after the event; null once it is over
    * @return the parts that are complete or have changed with it
    */
-  List<Part> follow(ExchangeEvent event, Call after) {
+  List<Part> follow(ExchangeEvent event, @Nullable Call after) {
     course.follow(after, event.at());
-    if (event instanceof Originated e) {
+    return event.accept(new Following(after));
+  }
+
+  /** What each event adds to the record; most add only to the course. */
+  private final class Following implements FewEvents<List<Part>> {
+    private final @Nullable Call after;
+
+    Following(@Nullable Call after) {
+      this.after = after;
+    }
+
+    @Override
+    public List<Part> otherwise(ExchangeEvent event) {
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(Originated e) {
       began(e.leg(), e.caller(), e.called(), e.at());
-    } else if (event instanceof CallBackRings e) {
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(CallBackRings e) {
       began(e.leg(), e.caller(), e.called(), e.at());
-    } else if (event instanceof Delivered e) {
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(Delivered e) {
       rings(e);
-    } else if (event instanceof Established e) {
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(Established e) {
       established(e);
-    } else if (event instanceof Merged e && after.leg(e.leg()).answered()) {
-      spoken(parties.get(e.leg()), e.at());
-    } else if (event instanceof Failed e) {
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(Merged e) {
+      if (after.leg(e.leg()).answered()) {
+        spoken(parties.get(e.leg()), e.at());
+      }
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(Failed e) {
       return failed(e);
-    } else if (event instanceof DigitsSent e) {
+    }
+
+    @Override
+    public List<Part> of(DigitsSent e) {
       digits.append(e.digits());
-    } else if (event instanceof ConnectionCleared e) {
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(ConnectionCleared e) {
       return left(e);
-    } else if (event instanceof CallCleared e) {
+    }
+
+    @Override
+    public List<Part> of(CallCleared e) {
       return over(e);
     }
-    return List.of();
   }
 
   private void began(int leg, Party by, Party to, Instant at) {
@@ -240,22 +290,21 @@ public final class CallRecord {
         result,
         result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
         result == Result.ANSWERED ? endedBy : null,
-        course.segments(),
         over);
   }
 
   private Party other() {
-    return called instanceof Party.Members && answerer != null ? answerer : called;
+    return called.group() != null && answerer != null ? answerer : called;
   }
 
-  private static Result result(Tally tally, Instant spoke) {
+  private static Result result(Tally tally, @Nullable Instant spoke) {
     if (spoke != null) {
       return Result.ANSWERED;
     }
     boolean placed = tally.direction == Direction.PLACED;
     return switch (tally.cause) {
       case NORMAL, CALLER_GAVE_UP, TRANSFERRED -> placed ? Result.GIVEN_UP : Result.MISSED;
-      case NO_ANSWER, PARKED_TOO_LONG, DROPPED, EXPIRED ->
+      case NO_ANSWER, PARKED_TOO_LONG, DROPPED, EXPIRED, LOST ->
           placed ? Result.NO_ANSWER : Result.MISSED;
       case BUSY -> placed ? Result.BUSY : Result.MISSED_BUSY;
       case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;
@@ -270,6 +319,16 @@ public final class CallRecord {
   /** The course so far. */
   public List<Segment> course() {
     return course.segments();
+  }
+
+  /** The last stretches of the course, at most so many. */
+  public List<Segment> lastOfCourse(int most) {
+    return course.last(most);
+  }
+
+  /** How many stretches the course has. */
+  public int stretches() {
+    return course.size();
   }
 
   /** How long the call has been held by or for this employee altogether. */

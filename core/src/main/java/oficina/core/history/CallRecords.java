@@ -4,8 +4,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import oficina.core.call.CallId;
-import oficina.core.exchange.Call;
-import oficina.core.exchange.ExchangeEvent;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.FewEvents;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The records of all calls in progress, kept by following the exchange's events. Yields the history
@@ -16,28 +18,82 @@ public final class CallRecords {
   private final Map<CallId, CallRecord> records = new HashMap<>();
 
   /**
+   * What is to be written of a call.
+   *
+   * @param course the course of the whole call so far, the same for everybody who had a part in it
+   * @param parts entries, each replacing an earlier one of the same call and person
+   */
+  public record Entries(CallId call, List<Segment> course, List<Part> parts) {}
+
+  /**
    * Takes in one event, after the exchange has applied it.
    *
-   * @param after the call as it is now; null when the event ended it
-   * @return entries to write, each replacing an earlier one of the same call and person
+   * @param state in which the event has been applied
+   * @return what is to be written; null when nothing
    */
-  public List<Part> follow(ExchangeEvent event, Call after) {
-    if (after == null && !(event instanceof ExchangeEvent.CallCleared)) {
-      return List.of(); // of a wish to be called back: nothing to remember until it leads to a call
+  public @Nullable Entries follow(ExchangeEvent event, CallsNow state) {
+    return event.accept(new Following(state));
+  }
+
+  /** Where a call is looked up as it is now. */
+  public interface CallsNow {
+    /** The call, or null when it is over. */
+    @Nullable Call call(CallId id);
+  }
+
+  private final class Following implements FewEvents<@Nullable Entries> {
+    private final CallsNow state;
+
+    Following(CallsNow state) {
+      this.state = state;
     }
-    CallRecord record = records.computeIfAbsent(event.call(), CallRecord::new);
-    if (event instanceof ExchangeEvent.Merged merged) {
-      record.takeOver(merged, records.get(merged.other()));
+
+    @Override
+    public @Nullable Entries otherwise(ExchangeEvent event) {
+      return event.inCall() == null ? null : record(event.inCall(), event);
     }
-    List<Part> parts = record.follow(event, after);
-    if (event instanceof ExchangeEvent.CallCleared) {
+
+    private @Nullable Entries record(CallId call, ExchangeEvent event) {
+      CallRecord record = records.computeIfAbsent(call, CallRecord::new);
+      List<Part> parts = record.follow(event, state.call(call));
+      return parts.isEmpty() ? null : new Entries(call, record.course(), parts);
+    }
+
+    // A wish is nothing to remember until it leads to a call.
+
+    @Override
+    public @Nullable Entries of(ExchangeEvent.CallBackRequested event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Entries of(ExchangeEvent.CallBackArmed event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Entries of(ExchangeEvent.CallBackCleared event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Entries of(ExchangeEvent.Merged event) {
+      records
+          .computeIfAbsent(event.call(), CallRecord::new)
+          .takeOver(event, records.get(event.other()));
+      return record(event.call(), event);
+    }
+
+    @Override
+    public @Nullable Entries of(ExchangeEvent.CallCleared event) {
+      Entries entries = record(event.call(), event);
       records.remove(event.call());
+      return entries;
     }
-    return parts;
   }
 
   /** The record of a call in progress, or null. */
-  public CallRecord of(CallId call) {
+  public @Nullable CallRecord of(CallId call) {
     return records.get(call);
   }
 }

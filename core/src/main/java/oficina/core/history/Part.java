@@ -6,6 +6,7 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One employee's part in a call: an entry of their history.
@@ -16,7 +17,6 @@ import oficina.core.people.PersonId;
  * @param rang how long it rang here, or at the other end when the employee placed it
  * @param answeredBy the colleague who took a call that rang here too; null otherwise
  * @param endedBy who hung up; null when nobody spoke
- * @param course every stretch of the call so far
  * @param callOver whether the whole call is over, and not only this part in it
  */
 public record Part(
@@ -24,17 +24,28 @@ public record Part(
     PersonId person,
     Direction direction,
     Party other,
-    Party line,
+    @Nullable Party line,
     Instant began,
     Instant ended,
     Duration rang,
     Duration talked,
     Duration held,
     Result result,
-    PersonId answeredBy,
-    Party endedBy,
-    List<Segment> course,
+    @Nullable PersonId answeredBy,
+    @Nullable Party endedBy,
     boolean callOver) {
+
+  /**
+   * Whether nobody hung up: one end was lost.
+   *
+   * @param course of the whole call
+   */
+  public boolean lost(List<Segment> course) {
+    return result == Result.ANSWERED
+        && endedBy == null
+        && !course.isEmpty()
+        && course.get(course.size() - 1).kind() == Segment.Kind.UNATTENDED;
+  }
 
   /** Whether the employee placed the call or was called. */
   public enum Direction {

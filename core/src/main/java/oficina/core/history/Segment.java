@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.Party;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One stretch of a call's course, drawn as one piece of its cord.
@@ -11,7 +12,7 @@ import oficina.core.call.Party;
  * @param who the parties it concerns: who rings, who speaks, who put the call on hold
  * @param to null while it lasts
  */
-public record Segment(Kind kind, List<Party> who, Instant from, Instant to) {
+public record Segment(Kind kind, List<Party> who, Instant from, @Nullable Instant to) {
 
   /** What goes on in a stretch. */
   public enum Kind {
@@ -25,6 +26,8 @@ public record Segment(Kind kind, List<Party> who, Instant from, Instant to) {
     HELD,
     /** It waits in a park slot. */
     PARKED,
+    /** Nobody is at one end any more: all devices there are gone. */
+    UNATTENDED,
     /** The caller hears why the call cannot be completed. */
     REFUSED
   }

@@ -3,6 +3,7 @@ package oficina.core.notices;
 import java.time.Duration;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something an employee should be told once, because it happened to a caller of theirs without
@@ -15,10 +16,19 @@ import oficina.core.people.PersonId;
  * @param waited how long they had waited; null when that says nothing
  */
 public record Notice(
-    PersonId to, What what, Party about, PersonId by, String slot, Duration waited) {
+    PersonId to,
+    What what,
+    Party about,
+    @Nullable PersonId by,
+    @Nullable String slot,
+    @Nullable Duration waited) {
 
   /** What has happened. */
   public enum What {
+    /** A call was missed. */
+    MISSED,
+    /** A call rang here too, and a colleague answered it. */
+    ANSWERED_BY_OTHER,
     /** A party on hold hung up. */
     HELD_GAVE_UP,
     /** A caller on their way to somebody else hung up. */

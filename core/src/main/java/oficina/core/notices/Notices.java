@@ -4,21 +4,26 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.exchange.Call;
-import oficina.core.exchange.CallBack;
-import oficina.core.exchange.Connection;
-import oficina.core.exchange.ConnectionState;
-import oficina.core.exchange.ExchangeEvent;
-import oficina.core.exchange.ExchangeEvent.CallBackCleared;
-import oficina.core.exchange.ExchangeEvent.ConnectionCleared;
-import oficina.core.exchange.ExchangeEvent.Established;
-import oficina.core.exchange.ExchangeEvent.Failed;
-import oficina.core.exchange.ExchangeEvent.Parked;
-import oficina.core.exchange.ExchangeState;
+import oficina.core.history.Part;
 import oficina.core.notices.Notice.What;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.CallBack;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeEvent.CallBackCleared;
+import oficina.core.state.ExchangeEvent.CallCleared;
+import oficina.core.state.ExchangeEvent.ConnectionCleared;
+import oficina.core.state.ExchangeEvent.Established;
+import oficina.core.state.ExchangeEvent.Failed;
+import oficina.core.state.ExchangeEvent.Parked;
+import oficina.core.state.ExchangeState;
+import oficina.core.state.FewEvents;
+import org.jspecify.annotations.Nullable;
 
 /** Derives from what happens at the exchange what people should be told of it. */
 public final class Notices {
@@ -30,28 +35,70 @@ public final class Notices {
    * @param before the state in which the event has not been applied yet
    */
   public static List<Notice> of(ExchangeEvent event, ExchangeState before) {
-    if (event instanceof CallBackCleared e && e.cause() == Cause.EXPIRED) {
+    return event.accept(new Telling(before));
+  }
+
+  /**
+   * What to tell the person of a part in a call that has ended without them; null when there is
+   * nothing to tell, or it was told when the part ended.
+   */
+  public static @Nullable Notice of(Part part) {
+    if (part.callOver() || part.result() == Part.Result.MISSED_NOT_SIGNED_IN) {
+      return null;
+    }
+    if (part.result().missed()) {
+      return new Notice(part.person(), What.MISSED, part.other(), null, null, null);
+    }
+    return part.result() == Part.Result.ANSWERED_ELSEWHERE
+        ? new Notice(
+            part.person(), What.ANSWERED_BY_OTHER, part.other(), part.answeredBy(), null, null)
+        : null;
+  }
+
+  private record Telling(ExchangeState before) implements FewEvents<List<Notice>> {
+    @Override
+    public List<Notice> otherwise(ExchangeEvent event) {
+      return List.of();
+    }
+
+    @Override
+    public List<Notice> of(CallBackCleared e) {
       CallBack wish = before.callBack(e.call());
-      return List.of(ofWish(wish, What.CALL_BACK_EXPIRED));
+      return e.cause() == Cause.EXPIRED ? List.of(ofWish(wish, What.CALL_BACK_EXPIRED)) : List.of();
     }
-    Call call = before.call(event.call());
-    if (event instanceof ConnectionCleared e) {
-      return left(call, e);
+
+    @Override
+    public List<Notice> of(ConnectionCleared e) {
+      return left(before.call(e.call()), e);
     }
-    if (event instanceof Established e) {
+
+    @Override
+    public List<Notice> of(Established e) {
+      Call call = before.call(e.call());
       return answered(call, call.leg(e.leg()).party().employee());
     }
-    if (event instanceof Failed e && call.sent() != null) {
-      return List.of(new Notice(call.sent().by(), What.SENT_LOST, waiting(call), null, null, null));
+
+    @Override
+    public List<Notice> of(Failed e) {
+      Call call = before.call(e.call());
+      return call.sent() == null
+          ? List.of()
+          : List.of(new Notice(call.sent().by(), What.SENT_LOST, waiting(call), null, null, null));
     }
-    if (event instanceof Parked e && e.parking().comeBacks() == 0) {
-      return parkedFor(call, e.parking());
+
+    @Override
+    public List<Notice> of(Parked e) {
+      Call call = before.call(e.call());
+      boolean first = call.parked() == null;
+      return first ? parkedFor(call, e.parking()) : List.of();
     }
-    if (event instanceof ExchangeEvent.CallCleared e && call.origin().callBack() != null) {
-      CallBack wish = before.callBack(call.origin().callBack());
+
+    @Override
+    public List<Notice> of(CallCleared e) {
+      CallId request = before.call(e.call()).callBack();
+      CallBack wish = request == null ? null : before.callBack(request);
       return wish == null ? List.of() : List.of(ofWish(wish, What.CALL_BACK_BUSY_AGAIN));
     }
-    return List.of();
   }
 
   private static Notice ofWish(CallBack wish, What what) {
@@ -94,7 +141,7 @@ public final class Notices {
     return notices;
   }
 
-  private static List<Notice> answered(Call call, PersonId by) {
+  private static List<Notice> answered(Call call, @Nullable PersonId by) {
     if (call.parked() != null && !call.parked().by().equals(by)) {
       return List.of(
           new Notice(

@@ -72,9 +72,13 @@ public record DialPlan(
       if (after.find()) {
         digits = (after.group(1).equalsIgnoreCase("ext") ? "p" : "") + after.group(2);
       }
-      return number(
-          URLDecoder.decode(tel.group(1).replace("+", "%2B"), StandardCharsets.UTF_8),
-          afterAnswer(digits));
+      try {
+        return number(
+            URLDecoder.decode(tel.group(1).replace("+", "%2B"), StandardCharsets.UTF_8),
+            afterAnswer(digits));
+      } catch (IllegalArgumentException e) {
+        return Dialled.no(Why.NOT_A_NUMBER, text);
+      }
     }
     text = PAUSE_AFTER_ACCESS_CODE.matcher(text).replaceFirst("$1 ");
     Matcher pauses = WITH_PAUSES.matcher(text);
@@ -112,7 +116,7 @@ public record DialPlan(
       return outside(
           text.substring(text.indexOf(accessCode) + accessCode.length()), afterAnswer, true);
     }
-    if (!international && digits.length() <= longestExtension && !digits.startsWith("0")) {
+    if (!international && digits.length() <= longestExtension && !region.prefixed(digits)) {
       return Dialled.no(Why.UNKNOWN_EXTENSION, digits);
     }
     return outside(text, afterAnswer, false);
@@ -120,7 +124,8 @@ public record DialPlan(
 
   /**
    * The access code counts as typed when what follows it can only be a complete outside number: one
-   * with its national or international prefix, or an emergency number.
+   * with its national or international prefix, one that is whole where no prefix is dialled, or an
+   * emergency number.
    */
   private boolean accessCodeTyped(String text, String digits) {
     if (accessCode.isEmpty()
@@ -129,7 +134,10 @@ public record DialPlan(
       return false;
     }
     String rest = digits.substring(accessCode.length());
-    return rest.startsWith("0") || text.contains("+") || region.isEmergency(rest);
+    return region.prefixed(rest)
+        || text.contains("+")
+        || region.isEmergency(rest)
+        || (region.nationalPrefix().isEmpty() && region.isWhole(rest) && !region.isWhole(digits));
   }
 
   private Dialled outside(String text, String afterAnswer, boolean accessCodeDropped) {
@@ -141,7 +149,7 @@ public record DialPlan(
                 ? Dialled.no(Why.AREA_CODE_MISSING, text)
                 : result(parsed, afterAnswer, accessCodeDropped);
         case IS_POSSIBLE_LOCAL_ONLY ->
-            Dialled.no(text.startsWith("0") ? Why.TOO_SHORT : Why.AREA_CODE_MISSING, text);
+            Dialled.no(prefixed(text) ? Why.TOO_SHORT : Why.AREA_CODE_MISSING, text);
         case INVALID_COUNTRY_CODE -> Dialled.no(Why.UNKNOWN_COUNTRY, text);
         case TOO_SHORT -> Dialled.no(Why.TOO_SHORT, text);
         case TOO_LONG -> Dialled.no(Why.TOO_LONG, text);
@@ -160,9 +168,14 @@ public record DialPlan(
   }
 
   /** Some countries have short national numbers; without a prefix such a one is a local number. */
-  private static boolean lacksAreaCode(String text, Phonenumber.PhoneNumber parsed) {
-    boolean prefixed = text.startsWith("0") || text.contains("+");
-    return !prefixed && NUMBERS.getNationalSignificantNumber(parsed).length() <= LONGEST_LOCAL;
+  private boolean lacksAreaCode(String text, Phonenumber.PhoneNumber parsed) {
+    return !region.nationalPrefix().isEmpty()
+        && !prefixed(text)
+        && NUMBERS.getNationalSignificantNumber(parsed).length() <= LONGEST_LOCAL;
+  }
+
+  private boolean prefixed(String text) {
+    return text.contains("+") || region.prefixed(text.replaceAll("[^0-9]", ""));
   }
 
   /** A pasted text: the one number in it, wherever it stands. */

@@ -1,10 +1,40 @@
 package oficina.core.numbers;
 
+import org.jspecify.annotations.Nullable;
+
 /** What a typed or pasted text means to the exchange. */
 public sealed interface Dialled {
 
+  /** What is to be done for each kind; a forgotten kind does not compile. */
+  interface Cases<R> {
+    R of(Internal to);
+
+    R of(Outside to);
+
+    R of(Emergency to);
+
+    R of(NotCallable to);
+  }
+
+  <R> R accept(Cases<R> cases);
+
+  /** Digits and pauses to send once the call is answered; empty when there are none. */
+  default String afterAnswer() {
+    return "";
+  }
+
+  /** Why it cannot be called, or null when it can. */
+  default @Nullable NotCallable refused() {
+    return null;
+  }
+
   /** An extension of the office that somebody or a group has. */
-  record Internal(String extension) implements Dialled {}
+  record Internal(String extension) implements Dialled {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * A number of the public network.
@@ -15,17 +45,37 @@ public sealed interface Dialled {
    * @param accessCodeDropped whether a leading access code was typed and left out
    */
   record Outside(PhoneNumber number, String afterAnswer, boolean accessCodeDropped)
-      implements Dialled {}
+      implements Dialled {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** A number of the emergency services; it always goes out. */
-  record Emergency(String digits) implements Dialled {}
+  record Emergency(String digits) implements Dialled {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * Nothing that can be called.
    *
    * @param text what was read, for the sentence that explains the refusal
    */
-  record NotCallable(Why why, String text) implements Dialled {}
+  record NotCallable(Why why, String text) implements Dialled {
+    @Override
+    public NotCallable refused() {
+      return this;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** Why a text cannot be called. */
   enum Why {

@@ -4,6 +4,7 @@ import com.google.i18n.phonenumbers.NumberParseException;
 import com.google.i18n.phonenumbers.PhoneNumberUtil;
 import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
 import com.google.i18n.phonenumbers.Phonenumber;
+import com.google.i18n.phonenumbers.Phonenumber.PhoneNumber.CountryCodeSource;
 import com.google.i18n.phonenumbers.ShortNumberInfo;
 import com.google.i18n.phonenumbers.geocoding.PhoneNumberOfflineGeocoder;
 import java.util.Locale;
@@ -22,6 +23,36 @@ public record Region(String code) {
     return ShortNumberInfo.getInstance().isEmergencyNumber(digits, code);
   }
 
+  /** What is dialled before a national number, 0 in many countries; empty where nothing is. */
+  public String nationalPrefix() {
+    String prefix = NUMBERS.getNddPrefixForRegion(code, /* stripNonDigits= */ true);
+    return prefix == null ? "" : prefix;
+  }
+
+  /** Whether digits begin as only numbers outside the town do: with a prefix of this country. */
+  public boolean prefixed(String digits) {
+    String national = nationalPrefix();
+    return (!national.isEmpty() && digits.startsWith(national)) || abroad(digits);
+  }
+
+  private boolean abroad(String digits) {
+    try {
+      return NUMBERS.parseAndKeepRawInput(digits, code).getCountryCodeSource()
+          == CountryCodeSource.FROM_NUMBER_WITH_IDD;
+    } catch (NumberParseException e) {
+      return e.getErrorType() == NumberParseException.ErrorType.TOO_SHORT_AFTER_IDD;
+    }
+  }
+
+  /** Whether these digits are a whole national number as they are. */
+  public boolean isWhole(String digits) {
+    try {
+      return NUMBERS.isValidNumber(NUMBERS.parse(digits, code));
+    } catch (NumberParseException e) {
+      return false;
+    }
+  }
+
   /**
    * The number as people here write it: nationally when it is of this country, otherwise
    * internationally (ITU-T E.123).
@@ -33,10 +64,10 @@ public record Region(String code) {
         parsed, domestic ? PhoneNumberFormat.NATIONAL : PhoneNumberFormat.INTERNATIONAL);
   }
 
-  /** Town or country the number belongs to, in English; empty when unknown. */
-  public String place(PhoneNumber number) {
+  /** Town or country the number belongs to, in this language; empty when unknown. */
+  public String place(PhoneNumber number, Locale language) {
     return PhoneNumberOfflineGeocoder.getInstance()
-        .getDescriptionForNumber(parse(number), Locale.UK);
+        .getDescriptionForNumber(parse(number), language, code);
   }
 
   private Phonenumber.PhoneNumber parse(PhoneNumber number) {

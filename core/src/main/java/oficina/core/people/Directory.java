@@ -2,11 +2,13 @@ package oficina.core.people;
 
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import oficina.core.numbers.PhoneNumber;
+import org.jspecify.annotations.Nullable;
 
 /** Everybody in the office, by identity, extension and public number. Immutable. */
 public final class Directory {
@@ -14,7 +16,7 @@ public final class Directory {
   private final Map<PersonId, Person> byId = new HashMap<>();
   private final Map<String, Person> byExtension = new HashMap<>();
   private final Map<PhoneNumber, Person> byNumber = new HashMap<>();
-  private final Map<GroupId, Group> groups = new HashMap<>();
+  private final Map<GroupId, Group> groups = new LinkedHashMap<>();
   private final Map<String, Group> groupsByExtension = new HashMap<>();
   private final Map<PhoneNumber, Group> groupsByNumber = new HashMap<>();
 
@@ -38,22 +40,15 @@ public final class Directory {
     }
   }
 
-  private static <K, V> void claim(Map<K, V> owners, K key, V owner) {
+  private static <K, V> void claim(Map<K, V> owners, @Nullable K key, V owner) {
     if (key != null && owners.put(key, owner) != null) {
       throw new IllegalArgumentException("given twice: " + key);
     }
   }
 
-  /** The same office with this person's entry in the place of their former one. */
-  public Directory replacing(Person changed) {
-    return new Directory(
-        people.stream().map(each -> each.id().equals(changed.id()) ? changed : each).toList(),
-        groups.values());
-  }
-
-  /** Everybody in the same team, whose ringing calls one takes for them: the pickup group. */
+  /** Everybody in the same team; empty for somebody who is not here. */
   public List<PersonId> teamOf(PersonId id) {
-    String team = person(id).map(Person::team).orElse("");
+    String team = person(id).map(Person::team).orElse(null);
     return people.stream().filter(each -> each.team().equals(team)).map(Person::id).toList();
   }
 

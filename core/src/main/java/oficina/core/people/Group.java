@@ -3,6 +3,7 @@ package oficina.core.people;
 import java.time.Duration;
 import java.util.List;
 import oficina.core.numbers.PhoneNumber;
+import org.jspecify.annotations.Nullable;
 
 /**
  * People who are rung together under one number; whoever answers first gets the call.
@@ -13,7 +14,7 @@ public record Group(
     GroupId id,
     String name,
     String extension,
-    PhoneNumber number,
+    @Nullable PhoneNumber number,
     List<PersonId> members,
     Duration ringTime) {
   public Group {

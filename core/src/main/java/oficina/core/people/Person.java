@@ -2,28 +2,49 @@ package oficina.core.people;
 
 import java.time.Duration;
 import oficina.core.numbers.PhoneNumber;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An employee as the exchange and the directory know them.
  *
  * @param extension digits that reach them inside the office
  * @param directNumber public number that rings them; null when they have none
- * @param team name of the team they belong to
- * @param ringTime how long their devices ring before a call counts as not answered
- * @param callWaiting whether further calls may ring while they have one in hand
+ * @param place where they belong
+ * @param calls how calls are handled for them
  */
 public record Person(
     PersonId id,
     String name,
     String extension,
-    PhoneNumber directNumber,
-    String team,
-    String site,
-    Duration ringTime,
-    boolean callWaiting) {
+    @Nullable PhoneNumber directNumber,
+    Place place,
+    Calls calls) {
 
-  /** The same person with further calls ringing, or not, while they have one in hand. */
-  public Person withCallWaiting(boolean on) {
-    return new Person(id, name, extension, directNumber, team, site, ringTime, on);
+  /** The team and the site somebody belongs to, by name. */
+  public record Place(String team, String site) {}
+
+  /**
+   * How calls are handled for somebody.
+   *
+   * @param ringTime how long their devices ring before a call counts as not answered
+   * @param callWaiting whether further calls may ring while they have one in hand
+   * @param callerId what called outsiders are shown, unless another choice is made for a call
+   */
+  public record Calls(Duration ringTime, boolean callWaiting, CallerIdChoice callerId) {}
+
+  public String team() {
+    return place.team();
+  }
+
+  public String site() {
+    return place.site();
+  }
+
+  public Duration ringTime() {
+    return calls.ringTime();
+  }
+
+  public boolean callWaiting() {
+    return calls.callWaiting();
   }
 }

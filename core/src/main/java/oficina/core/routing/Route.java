@@ -6,23 +6,59 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 
-/** Where a call goes. */
+/** Where a way leads at this moment. */
 public sealed interface Route {
 
+  /** What is to be done for each kind of route; a forgotten kind does not compile. */
+  interface Cases<R> {
+    R of(Ring route);
+
+    R of(GoOut route);
+
+    R of(Refuse route);
+  }
+
+  <R> R accept(Cases<R> cases);
+
+  /** Whether it leads to nobody. */
+  default boolean refuses() {
+    return false;
+  }
+
   /**
-   * It rings at these people.
+   * It rings at the devices of these people.
    *
    * @param line the line it comes in on: the person's own or the group's
    */
-  record Ring(List<PersonId> people, Party line, Duration time) implements Route {}
+  record Ring(List<PersonId> people, Party line, Duration time) implements Route {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /** It goes out to the public network. */
-  record GoOut(Party to) implements Route {}
+  record GoOut(Party to) implements Route {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 
   /**
    * It goes nowhere.
    *
    * @param missedBy employees who were wanted and cannot be rung
    */
-  record Refuse(Cause cause, List<PersonId> missedBy) implements Route {}
+  record Refuse(Cause cause, List<PersonId> missedBy) implements Route {
+    @Override
+    public boolean refuses() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
 }

@@ -1,62 +1,100 @@
 package oficina.core.routing;
 
 import java.util.List;
-import java.util.function.Predicate;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.office.Office;
 import oficina.core.people.Group;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 
-/** Decides where a call goes. A pure function of the office and of who can take another call. */
-public final class Router {
-  private Router() {}
+/**
+ * Decides where a way leads. A pure function of the office and of whom a call can reach now.
+ *
+ * @param reach who has devices and who takes calls at this moment
+ */
+public record Router(Office office, Reach reach) implements Way.Step.Cases<Route> {
+  private static final Route NOT_IN_USE = new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of());
 
-  /**
-   * Where a call for this party goes now.
-   *
-   * @param takesCalls whether this person may be rung once more, calls in hand considered
-   */
-  public static Route route(Office office, Party called, Predicate<PersonId> takesCalls) {
-    if (called instanceof Party.Employee employee) {
-      return office
-          .directory()
-          .person(employee.id())
-          .map(person -> toPerson(office, person, takesCalls))
-          .orElse(new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of()));
-    }
-    if (called instanceof Party.Members members) {
-      return office
-          .directory()
-          .group(members.id())
-          .map(group -> toGroup(office, group, takesCalls))
-          .orElse(new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of()));
-    }
-    if (called instanceof Party.Nobody || called instanceof Party.Slot) {
-      return new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of());
-    }
-    return new Route.GoOut(called);
+  /** Where this way leads now. */
+  public Route route(Way way) {
+    return way.step().accept(this);
   }
 
-  private static Route toPerson(Office office, Person person, Predicate<PersonId> takesCalls) {
-    List<PersonId> wanted = List.of(person.id());
-    if (!office.reachable().test(person.id())) {
-      return new Route.Refuse(Cause.NOT_SIGNED_IN, wanted);
-    }
-    if (!takesCalls.test(person.id())) {
-      return new Route.Refuse(Cause.BUSY, wanted);
-    }
-    return new Route.Ring(wanted, new Party.Employee(person.id()), person.ringTime());
+  /** Where a call for this party leads now. */
+  public Route to(Party party) {
+    return party.accept(new Called());
   }
 
-  private static Route toGroup(Office office, Group group, Predicate<PersonId> takesCalls) {
-    List<PersonId> here = group.members().stream().filter(office.reachable()).toList();
-    if (here.isEmpty()) {
-      return new Route.Refuse(Cause.NOT_SIGNED_IN, group.members());
+  @Override
+  public Route of(Way.To step) {
+    return to(step.party());
+  }
+
+  @Override
+  public Route of(Way.FrontDesk step) {
+    return office.settings().frontDesk() == null
+        ? NOT_IN_USE
+        : to(new Party.Members(office.settings().frontDesk()));
+  }
+
+  @Override
+  public Route of(Way.WaitOn step) {
+    return new Route.Refuse(Cause.PARKED_TOO_LONG, List.of()); // rings nowhere
+  }
+
+  /** Where each kind of party is reached. */
+  private final class Called implements Party.Cases<Route> {
+    @Override
+    public Route of(Party.Employee party) {
+      return office.directory().person(party.id()).map(this::person).orElse(NOT_IN_USE);
     }
-    List<PersonId> free = here.stream().filter(takesCalls).toList();
-    return free.isEmpty()
-        ? new Route.Refuse(Cause.BUSY, here)
-        : new Route.Ring(free, new Party.Members(group.id()), group.ringTime());
+
+    @Override
+    public Route of(Party.Members party) {
+      return office.directory().group(party.id()).map(this::group).orElse(NOT_IN_USE);
+    }
+
+    @Override
+    public Route of(Party.Outside party) {
+      return new Route.GoOut(party);
+    }
+
+    @Override
+    public Route of(Party.Emergency party) {
+      return new Route.GoOut(party);
+    }
+
+    @Override
+    public Route of(Party.Slot party) {
+      return NOT_IN_USE; // a slot is dialled to take a call, and nobody's number
+    }
+
+    @Override
+    public Route of(Party.Nobody party) {
+      return NOT_IN_USE;
+    }
+
+    private Route person(Person person) {
+      List<PersonId> wanted = List.of(person.id());
+      if (!reach.hasDevice(person.id())) {
+        return new Route.Refuse(Cause.NOT_SIGNED_IN, wanted);
+      }
+      if (!reach.takesCalls(person.id())) {
+        return new Route.Refuse(Cause.BUSY, wanted);
+      }
+      return new Route.Ring(wanted, new Party.Employee(person.id()), person.ringTime());
+    }
+
+    private Route group(Group group) {
+      List<PersonId> here = group.members().stream().filter(reach::hasDevice).toList();
+      if (here.isEmpty()) {
+        return new Route.Refuse(Cause.NOT_SIGNED_IN, group.members());
+      }
+      List<PersonId> free = here.stream().filter(reach::takesCalls).toList();
+      return free.isEmpty()
+          ? new Route.Refuse(Cause.BUSY, here)
+          : new Route.Ring(free, new Party.Members(group.id()), group.ringTime());
+    }
   }
 }

@@ -5,8 +5,8 @@ import static oficina.core.TestOffice.BRAM;
 import static oficina.core.TestOffice.CELIA;
 import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
-import static oficina.core.exchange.ConnectionState.ALERTING;
-import static oficina.core.exchange.ConnectionState.CONNECTED;
+import static oficina.core.state.ConnectionState.ALERTING;
+import static oficina.core.state.ConnectionState.CONNECTED;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
@@ -91,10 +91,10 @@ class CallBackTest {
 
   @Test
   void after_not_signed_in_it_waits_until_the_colleague_comes() {
-    scene.office.absent.add(CELIA);
+    scene.goes(CELIA);
     ask(scene.call(INES, "214"), INES, WISH);
     assertThat(scene.state(FIRST)).isNull();
-    scene.office.absent.remove(CELIA);
+    scene.comes(CELIA);
     scene.run(new Command.Tick());
     assertThat(scene.state(FIRST, INES)).isEqualTo(ALERTING);
   }
@@ -140,8 +140,7 @@ class CallBackTest {
   void nobody_else_can_take_or_send_on_what_rings_for_whoever_asked() {
     ask();
     scene.clear(brams, BRAM);
-    assertThat(
-            scene.run(new Command.PickUp(TOMASZ, Scene.WINDOW, java.util.List.of(INES))).reason())
+    assertThat(scene.run(new Command.PickUp(TOMASZ, Scene.WINDOW, INES)).reason())
         .isEqualTo(Reason.NOTHING_RINGS);
   }
 }

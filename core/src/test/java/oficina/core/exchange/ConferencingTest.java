@@ -6,17 +6,16 @@ import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
-import static oficina.core.exchange.ConnectionState.CONNECTED;
-import static oficina.core.exchange.ConnectionState.HOLD;
+import static oficina.core.state.ConnectionState.CONNECTED;
+import static oficina.core.state.ConnectionState.HOLD;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
-import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
+import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -38,12 +37,7 @@ class ConferencingTest {
     assertThat(
             scene.run(
                 new Command.Announce(
-                    room,
-                    INES,
-                    call,
-                    Scene.WINDOW,
-                    scene.office.plan.interpret(extension),
-                    CallerId.WITHHELD)))
+                    room, INES, call, Scene.WINDOW, scene.office.plan.interpret(extension), null)))
         .isNull();
     return call;
   }
@@ -70,7 +64,7 @@ class ConferencingTest {
   @Test
   void holding_it_plays_no_music_to_the_others() {
     scene.run(new Command.Hold(room, INES));
-    assertThat(hears(ADAEZE).voices()).containsExactly(new Party.Outside(DOV));
+    assertThat(hears(ADAEZE).voices()).containsExactly(1);
     scene.run(new Command.Hold(room, ADAEZE));
     assertThat(Listening.of(scene.state(room), scene.state(room).leg(1)).sound())
         .isEqualTo(Listening.Sound.SILENCE);
@@ -99,9 +93,12 @@ class ConferencingTest {
     assertThat(reason(new Command.EndForAll(room, ADAEZE))).isEqualTo(Reason.NOT_STARTER);
     assertThat(reason(new Command.Drop(room, INES, leg(INES)))).isEqualTo(Reason.NO_SUCH_MEMBER);
     assertThat(reason(new Command.MuteMember(room, INES, 1, true))).isNull();
-    assertThat(hears(ADAEZE).voices()).containsExactly(new Party.Employee(INES));
+    assertThat(hears(ADAEZE).voices()).containsExactly(leg(INES));
     assertThat(reason(new Command.Drop(room, INES, 1))).isNull();
     assertThat(scene.state(room).starter()).as("two are an ordinary call").isNull();
+    assertThat(reason(new Command.Drop(room, INES, 1)))
+        .as("again")
+        .isEqualTo(Reason.NO_SUCH_MEMBER);
     scene.run(new Command.Hold(room, INES));
     assertThat(hears(ADAEZE).sound()).isEqualTo(Listening.Sound.MUSIC);
   }
@@ -114,7 +111,7 @@ class ConferencingTest {
     assertThat(scene.state(aside, ZOE)).isEqualTo(CONNECTED);
     assertThat(scene.state(room, ZOE)).isNull();
     assertThat(scene.state(room, INES)).isEqualTo(HOLD);
-    assertThat(hears(ADAEZE).voices()).containsExactly(new Party.Outside(DOV));
+    assertThat(hears(ADAEZE).voices()).containsExactly(1);
     scene.wait(30);
     assertThat(reason(new Command.Join(room, INES, aside))).isNull();
     assertThat(scene.state(room).in(CONNECTED)).hasSize(4);
@@ -149,7 +146,7 @@ class ConferencingTest {
     scene.wait(5);
     scene.clear(room, ZOE);
     assertThat(scene.state(room)).isNull();
-    assertThat(scene.entry(room, INES).course())
+    assertThat(scene.course(room))
         .extracting(Segment::kind)
         .contains(Kind.CONFERENCE)
         .last()

@@ -7,14 +7,13 @@ import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -62,9 +61,7 @@ class Ecma269ServicesTest {
 
   private CallId consulting(CallId call) {
     CallId consultation = scene.nextId();
-    run(
-        new Command.Announce(
-            call, TOMASZ, consultation, Scene.WINDOW, to("212"), CallerId.WITHHELD));
+    run(new Command.Announce(call, TOMASZ, consultation, Scene.WINDOW, to("212"), null));
     return consultation;
   }
 
@@ -124,7 +121,7 @@ class Ecma269ServicesTest {
     after(second, "null");
 
     CallId third = scene.nextId();
-    run(new Command.Announce(call, ADAEZE, third, Scene.WINDOW, to("222"), CallerId.WITHHELD));
+    run(new Command.Announce(call, ADAEZE, third, Scene.WINDOW, to("222"), null));
     before(third, "D3 connected, D4 alerting");
     run(new Command.HandOver(call, ADAEZE, third));
     after(call, "D1 connected, D4 alerting");
@@ -133,7 +130,7 @@ class Ecma269ServicesTest {
   @Test
   void single_step_transfer() {
     CallId call = connected();
-    run(new Command.PutThrough(call, TOMASZ, to("222"), CallerId.WITHHELD));
+    run(new Command.PutThrough(call, TOMASZ, to("222"), null));
     after(call, "D1 connected, D4 alerting");
   }
 
@@ -141,22 +138,22 @@ class Ecma269ServicesTest {
   void deflect() {
     CallId call = scene.call(INES, "221");
     before(call, "D1 connected, D2 alerting");
-    run(new Command.Deflect(call, TOMASZ, to("222"), CallerId.WITHHELD));
+    run(new Command.Deflect(call, TOMASZ, to("222"), null));
     after(call, "D1 connected, D4 alerting");
   }
 
   @Test
   void directed_and_group_pickup() {
     CallId call = scene.call(INES, "221");
-    run(new Command.PickUp(ADAEZE, Scene.WINDOW, List.of(TOMASZ)));
+    run(new Command.PickUp(ADAEZE, Scene.WINDOW, TOMASZ));
     after(call, "D1 connected, D3 connected");
 
-    CallId first = scene.call(BRAM, "221");
+    CallId first = scene.call(BRAM, "214");
     scene.wait(2);
-    scene.call(INES, "222");
-    run(new Command.PickUp(ADAEZE, Scene.WINDOW, List.of(ZOE, TOMASZ)));
+    scene.call(ZOE, "214");
+    run(new Command.PickUp(ADAEZE, Scene.WINDOW, null));
     after(first, "D5 connected, D3 connected");
-    after(call, "D1 hold, D3 hold");
+    after(call, "D1 connected, D3 hold");
   }
 
   @Test
@@ -189,7 +186,7 @@ class Ecma269ServicesTest {
     CallId call = connected();
     run(new Command.Park(call, TOMASZ, null, null, ""));
     after(call, "D1 connected");
-    run(new Command.TakeParked(call, ADAEZE, Scene.WINDOW, "61"));
+    run(new Command.TakeParked(call, ADAEZE, Scene.WINDOW, "61", true));
     after(call, "D1 connected, D3 connected");
   }
 

@@ -9,10 +9,10 @@ import static oficina.core.TestOffice.MAIN_NUMBER;
 import static oficina.core.TestOffice.MARISOL;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
-import static oficina.core.exchange.ConnectionState.ALERTING;
-import static oficina.core.exchange.ConnectionState.CONNECTED;
-import static oficina.core.exchange.ConnectionState.HOLD;
-import static oficina.core.exchange.ConnectionState.INITIATED;
+import static oficina.core.state.ConnectionState.ALERTING;
+import static oficina.core.state.ConnectionState.CONNECTED;
+import static oficina.core.state.ConnectionState.HOLD;
+import static oficina.core.state.ConnectionState.INITIATED;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
@@ -46,7 +46,9 @@ class ExchangeTest {
     assertThat(mine.other()).isEqualTo(new Party.Employee(ADAEZE));
     assertThat(mine.rang()).isEqualTo(Duration.ofSeconds(5));
     assertThat(mine.talked()).isEqualTo(Duration.ofSeconds(60));
-    assertThat(mine.course()).extracting(Segment::kind).containsExactly(Kind.RINGING, Kind.TALKING);
+    assertThat(scene.course(call))
+        .extracting(Segment::kind)
+        .containsExactly(Kind.RINGING, Kind.TALKING);
     assertThat(scene.entry(call, ADAEZE).direction()).isEqualTo(Part.Direction.RECEIVED);
     assertThat(scene.entries(call)).hasSize(2);
   }
@@ -107,7 +109,7 @@ class ExchangeTest {
 
   @Test
   void somebody_not_signed_in_cannot_be_reached_and_learns_of_the_call() {
-    scene.office.absent.add(CELIA);
+    scene.goes(CELIA);
     CallId call = scene.call(INES, "214");
     assertThat(scene.state(call).failure().cause()).isEqualTo(Cause.NOT_SIGNED_IN);
     assertThat(scene.entry(call, CELIA).result()).isEqualTo(Result.MISSED_NOT_SIGNED_IN);
@@ -168,7 +170,7 @@ class ExchangeTest {
     assertThat(scene.records.of(call).digits()).isEqualTo("pp123#");
     scene.wait(30);
     scene.run(new Command.NetworkClears(call, 2));
-    assertThat(scene.entry(call, INES).course())
+    assertThat(scene.course(call))
         .extracting(Segment::kind)
         .containsExactly(Kind.DIALLING, Kind.RINGING, Kind.TALKING);
     assertThat(scene.entry(call, INES).rang()).isEqualTo(Duration.ofSeconds(6));

@@ -6,13 +6,12 @@ import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
-import static oficina.core.exchange.ConnectionState.ALERTING;
-import static oficina.core.exchange.ConnectionState.CONNECTED;
+import static oficina.core.state.ConnectionState.ALERTING;
+import static oficina.core.state.ConnectionState.CONNECTED;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
@@ -20,6 +19,9 @@ import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Way;
+import oficina.core.state.Call;
+import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -40,7 +42,7 @@ class ParkingTest {
   }
 
   private Refusal take(PersonId person, String slot) {
-    return scene.run(new Command.TakeParked(null, person, Scene.WINDOW, slot));
+    return scene.run(new Command.TakeParked(null, person, Scene.WINDOW, slot, true));
   }
 
   @Test
@@ -59,7 +61,7 @@ class ParkingTest {
     assertThat(scene.exchange.state().inSlot("62")).isNull();
     scene.wait(20);
     scene.clear(dov, ZOE);
-    assertThat(scene.entry(dov, TOMASZ).course())
+    assertThat(scene.course(dov))
         .extracting(Segment::kind)
         .containsExactly(Kind.TALKING, Kind.PARKED, Kind.TALKING);
     assertThat(scene.entry(dov, ZOE).talked()).hasSeconds(20);
@@ -88,8 +90,8 @@ class ParkingTest {
     assertThat(park(second, ZOE, "61"))
         .isEqualTo(new Refusal(Reason.SLOT_TAKEN, Map.of("slot", "61")));
     assertThat(scene.state(second).conversation()).as("nobody is dropped").isTrue();
-    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61"));
-    assertThat(scene.run(new Command.TakeParked(dov, INES, Scene.WINDOW, "61")))
+    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
+    assertThat(scene.run(new Command.TakeParked(dov, INES, Scene.WINDOW, "61", true)))
         .isEqualTo(Refusal.answeredBy(ADAEZE));
     assertThat(take(INES, "61").reason()).isEqualTo(Reason.SLOT_EMPTY);
     assertThat(take(INES, "69").reason()).isEqualTo(Reason.NO_SUCH_SLOT);
@@ -103,7 +105,7 @@ class ParkingTest {
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(ALERTING);
     assertThat(scene.state(dov).sent())
         .isEqualTo(
-            new Call.Sent(TOMASZ, new Party.Slot("61"), Call.Stage.BACK, Cause.PARKED_TOO_LONG));
+            new Call.Sent(TOMASZ, new Party.Slot("61"), Way.Reason.BACK, Cause.PARKED_TOO_LONG));
     assertThat(scene.exchange.state().inSlot("61")).isNotNull();
     scene.answer(dov, TOMASZ);
     assertThat(scene.exchange.state().inSlot("61")).isNull();
@@ -114,7 +116,7 @@ class ParkingTest {
   void nobody_takes_it_back_so_it_rings_the_front_desk_and_then_waits_again() {
     park(dov, TOMASZ, "61");
     scene.wait(200);
-    assertThat(scene.state(dov).sent().stage()).isEqualTo(Call.Stage.FRONT_DESK);
+    assertThat(scene.state(dov).sent().reason()).isEqualTo(Way.Reason.FRONT_DESK);
     assertThat(scene.state(dov, INES)).isEqualTo(ALERTING);
     scene.wait(30);
     assertThat(scene.state(dov).waitsInSlot()).isTrue();
@@ -132,20 +134,15 @@ class ParkingTest {
     scene.run(new Command.NetworkClears(dov, 1));
     assertThat(scene.exchange.state().inSlot("61")).isNull();
     assertThat(scene.state(dov)).isNull();
-    assertThat(scene.entry(dov, TOMASZ).course())
-        .last()
-        .extracting(Segment::kind)
-        .isEqualTo(Kind.PARKED);
+    assertThat(scene.course(dov)).last().extracting(Segment::kind).isEqualTo(Kind.PARKED);
   }
 
   @Test
   void a_slot_can_be_dialled_as_a_target_but_not_for_a_ringing_call() {
     CallId ringing = scene.call(BRAM, "222");
-    Command deflect =
-        new Command.Deflect(ringing, ZOE, scene.office.plan.interpret("61"), CallerId.WITHHELD);
+    Command deflect = new Command.Deflect(ringing, ZOE, scene.office.plan.interpret("61"), null);
     assertThat(scene.run(deflect).reason()).isEqualTo(Reason.NOT_TO_A_SLOT);
-    Command put =
-        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("61"), CallerId.WITHHELD);
+    Command put = new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("61"), null);
     assertThat(scene.run(put)).isNull();
     assertThat(scene.exchange.state().inSlot("61").id()).isEqualTo(dov);
   }

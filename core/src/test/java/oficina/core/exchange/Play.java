@@ -10,15 +10,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import oficina.core.TestOffice;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.CallBack;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import oficina.core.state.FewEvents;
+import oficina.core.state.Listening;
 
 /** Plays random steps on an exchange and checks the rules after each. */
 final class Play {
@@ -35,8 +43,10 @@ final class Play {
       hangUp(TestOffice.EVERYBODY.get(step.which() % 6));
     } else if (step.what() == Step.What.COME_OR_GO) {
       PersonId person = person(step);
-      if (!scene.office.absent.remove(person)) {
-        scene.office.absent.add(person);
+      if (scene.exchange.state().devices(person).isEmpty()) {
+        scene.comes(person);
+      } else {
+        scene.goes(person);
       }
     } else {
       Command command = command(step);
@@ -78,12 +88,11 @@ final class Play {
       case HOLD -> new Command.Hold(call, person);
       case RETRIEVE -> new Command.Retrieve(call, person);
       case MUTE -> new Command.Mute(call, person, step.amount() % 2 == 0);
-      case PUT_THROUGH -> new Command.PutThrough(call, person, target(step), CallerId.WITHHELD);
+      case PUT_THROUGH -> new Command.PutThrough(call, person, target(step), null);
       case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
-      case DEFLECT -> new Command.Deflect(call, person, target(step), CallerId.WITHHELD);
+      case DEFLECT -> new Command.Deflect(call, person, target(step), null);
       case ANNOUNCE ->
-          new Command.Announce(
-              call, person, scene.nextId(), Scene.WINDOW, target(step), CallerId.WITHHELD);
+          new Command.Announce(call, person, scene.nextId(), Scene.WINDOW, target(step), null);
       case HAND_OVER -> new Command.HandOver(call, person, another(step));
       case JOIN -> new Command.Join(call, person, another(step));
       case RECONNECT -> new Command.Reconnect(call, person);
@@ -96,7 +105,11 @@ final class Play {
               "");
       case TAKE_PARKED ->
           new Command.TakeParked(
-              step.amount() % 2 == 0 ? null : call, person, Scene.WINDOW, slot(step));
+              step.amount() % 2 == 0 ? null : call,
+              person,
+              Scene.WINDOW,
+              slot(step),
+              step.which() % 2 == 0);
       case DIAL_SLOT -> make(person, slot(step));
       case MOVE_HERE -> new Command.MoveHere(call, person, new DeviceId("window-2"));
       case TAKE_ASIDE ->
@@ -106,7 +119,7 @@ final class Play {
       case END_FOR_ALL -> new Command.EndForAll(call, person);
       case CALL_BACK -> callBack(step);
       case CANCEL_CALL_BACK -> new Command.CancelCallBack(wish(step), person);
-      case PICK_UP -> new Command.PickUp(person, Scene.WINDOW, TestOffice.EVERYBODY);
+      case PICK_UP -> pickUp(step);
       case DIGITS -> new Command.SendDigits(call, person, "12#");
       case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
       case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
@@ -114,6 +127,11 @@ final class Play {
       case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 5);
       case WAIT, COME_OR_GO, TWO_HANG_UP -> throw new IllegalArgumentException(step.toString());
     };
+  }
+
+  private static Command pickUp(Step step) {
+    PersonId from = step.which() < 3 ? null : TestOffice.EVERYBODY.get(step.which() % 6);
+    return new Command.PickUp(person(step), Scene.WINDOW, from);
   }
 
   /** Everything this person has in hand; otherwise hardly anybody would ever be free. */
@@ -166,11 +184,7 @@ final class Play {
 
   private Command make(PersonId person, String typed) {
     return new Command.MakeCall(
-        scene.nextId(),
-        person,
-        Scene.WINDOW,
-        scene.office.plan.interpret(typed),
-        CallerId.WITHHELD);
+        scene.nextId(), person, Scene.WINDOW, scene.office.plan.interpret(typed), null);
   }
 
   private static PersonId person(Step step) {
@@ -201,6 +215,7 @@ final class Play {
               .filter(listening -> listening.sound() != Listening.Sound.SILENCE)
               .count();
       assertThat(heard).as("rule 3: hears one call, person %s", person).isLessThan(2);
+      checkOffers(person);
     }
     int lines = 0;
     Set<String> slots = new HashSet<>();
@@ -224,6 +239,24 @@ final class Play {
     assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(lines);
   }
 
+  /** Rule 8: whatever is offered without a further choice is accepted at that moment. */
+  private void checkOffers(PersonId person) {
+    ExchangeState state = scene.exchange.state();
+    for (CallId id :
+        Stream.concat(state.inHand(person).stream(), state.sentOn(person).stream()).toList()) {
+      Offers offers = scene.exchange.offers(state.call(id), person);
+      assertThat(offers.services()).as("offered once: %s", state.call(id)).doesNotHaveDuplicates();
+      for (Offers.Service service : offers.services()) {
+        Command command = Taking.of(service, offers, id, person);
+        if (command != null) {
+          assertThat(scene.exchange.decide(command, scene.now()))
+              .as("rule 8: %s of %s", command, state.call(id))
+              .isInstanceOf(Decision.Accepted.class);
+        }
+      }
+    }
+  }
+
   /**
    * Rule 3: whoever is muted or has put the call on hold is heard by nobody, and music is alone.
    */
@@ -233,8 +266,9 @@ final class Play {
         .as("rule 3: %s in %s", listening, call)
         .isEqualTo(listening.sound() != Listening.Sound.SPEECH);
     for (Connection other : call.connections()) {
-      boolean silent = other.muted() || other.state() != ConnectionState.CONNECTED;
-      assertThat(listening.voices().contains(other.party()) && (silent || other == listener))
+      boolean silent =
+          other.muted() || other.state() != ConnectionState.CONNECTED || !other.attended();
+      assertThat(listening.voices().contains(other.leg()) && (silent || other == listener))
           .as("rule 3: %s is heard in %s", other, call)
           .isFalse();
     }
@@ -242,38 +276,82 @@ final class Play {
 
   /** Rules 2 and 5 look at the whole life of a call. */
   private void follow(ExchangeEvent event) {
-    Set<Integer> open = legs.computeIfAbsent(event.call(), id -> new HashSet<>());
-    Set<PersonId> parts = took.computeIfAbsent(event.call(), id -> new TreeSet<>());
-    if (event instanceof ExchangeEvent.Originated e) {
-      open.add(e.leg());
-      add(parts, e.caller().employee());
-    } else if (event instanceof ExchangeEvent.CallBackRings e) {
-      open.add(e.leg());
-      add(parts, e.caller().employee());
-    } else if (event instanceof ExchangeEvent.NetworkReached e) {
-      open.add(e.leg());
-    } else if (event instanceof ExchangeEvent.Delivered e) {
-      open.add(e.leg());
-      add(parts, e.party().employee());
-    } else if (event instanceof ExchangeEvent.Merged e) {
+    Set<Integer> open = legs.computeIfAbsent(new CallId(event.subject()), id -> new HashSet<>());
+    Set<PersonId> parts = took.computeIfAbsent(new CallId(event.subject()), id -> new TreeSet<>());
+    event.accept(new Following(open, parts));
+  }
+
+  /** What each event does to the open connections of its call, and to who had a part in it. */
+  private final class Following implements FewEvents<Void> {
+    private final Set<Integer> open;
+    private final Set<PersonId> parts;
+
+    Following(Set<Integer> open, Set<PersonId> parts) {
+      this.open = open;
+      this.parts = parts;
+    }
+
+    @Override
+    public Void otherwise(ExchangeEvent event) {
+      return null;
+    }
+
+    private Void begins(int leg, PersonId person) {
+      open.add(leg);
+      add(parts, person);
+      return null;
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Originated e) {
+      return begins(e.leg(), e.caller().employee());
+    }
+
+    @Override
+    public Void of(ExchangeEvent.CallBackRings e) {
+      return begins(e.leg(), e.caller().employee());
+    }
+
+    @Override
+    public Void of(ExchangeEvent.NetworkReached e) {
+      return begins(e.leg(), null);
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Delivered e) {
+      return begins(e.leg(), e.party().employee());
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Merged e) {
       assertThat(legs.get(e.other()).remove(e.otherLeg())).as("rule 2: %s", e).isTrue();
-      open.add(e.leg());
       PersonId person = scene.party(e).employee();
-      if (person != null) {
-        if (scene.entries(e.other()).stream().noneMatch(part -> part.person().equals(person))) {
-          took.get(e.other()).remove(person); // the announcement is a part of the call it announced
-        }
-        parts.add(person);
+      if (person != null
+          && scene.entries(e.other()).stream().noneMatch(part -> part.person().equals(person))) {
+        took.get(e.other()).remove(person); // the announcement is a part of the call it announced
       }
-    } else if (event instanceof ExchangeEvent.Failed e) {
+      return begins(e.leg(), person);
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Failed e) {
       parts.addAll(e.missedBy());
-    } else if (event instanceof ExchangeEvent.ConnectionCleared e) {
+      return null;
+    }
+
+    @Override
+    public Void of(ExchangeEvent.ConnectionCleared e) {
       assertThat(open.remove(e.leg())).as("rule 2: ends once: %s", e).isTrue();
-    } else if (event instanceof ExchangeEvent.CallCleared) {
-      assertThat(open).as("rule 2: every connection of %s", event.call() + " ended").isEmpty();
-      assertThat(scene.entries(event.call()).stream().map(Part::person))
-          .as("rule 5: one entry each for %s", event.call())
+      return null;
+    }
+
+    @Override
+    public Void of(ExchangeEvent.CallCleared e) {
+      assertThat(open).as("rule 2: every connection of %s", e.call() + " ended").isEmpty();
+      assertThat(scene.entries(e.call()).stream().map(Part::person))
+          .as("rule 5: one entry each for %s", e.call())
           .containsExactlyInAnyOrderElementsOf(parts);
+      return null;
     }
   }
 

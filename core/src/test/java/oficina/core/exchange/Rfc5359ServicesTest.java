@@ -6,11 +6,13 @@ import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import java.util.stream.Collectors;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -55,12 +57,7 @@ class Rfc5359ServicesTest {
     CallId consultation = scene.nextId();
     run(
         new Command.Announce(
-            call,
-            BOB,
-            consultation,
-            Scene.WINDOW,
-            scene.office.plan.interpret("212"),
-            CallerId.WITHHELD));
+            call, BOB, consultation, Scene.WINDOW, scene.office.plan.interpret("212"), null));
     return consultation;
   }
 
@@ -90,7 +87,7 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_4_transfer_unattended() {
     CallId call = aliceTalksToBob();
-    run(new Command.PutThrough(call, BOB, scene.office.plan.interpret("212"), CallerId.WITHHELD));
+    run(new Command.PutThrough(call, BOB, scene.office.plan.interpret("212"), null));
     assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
     scene.answer(call, CAROL);
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
@@ -133,7 +130,7 @@ class Rfc5359ServicesTest {
     CallId call = aliceTalksToBob();
     run(new Command.Park(call, BOB, "61", CAROL, ""));
     assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC");
-    run(new Command.TakeParked(null, CAROL, Scene.WINDOW, "61"));
+    run(new Command.TakeParked(null, CAROL, Scene.WINDOW, "61", true));
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
   }
 
@@ -155,7 +152,7 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_16_call_pickup() {
     CallId call = scene.call(ALICE, "221");
-    run(new Command.PickUp(CAROL, Scene.WINDOW, List.of(BOB)));
+    run(new Command.PickUp(CAROL, Scene.WINDOW, BOB));
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
   }
 

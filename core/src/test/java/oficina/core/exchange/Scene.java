@@ -11,15 +11,21 @@ import java.util.List;
 import java.util.Map;
 import oficina.core.TestOffice;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
+import oficina.core.history.Segment;
 import oficina.core.notices.Notice;
 import oficina.core.notices.Notices;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.Device;
+import oficina.core.state.ExchangeEvent;
 
 /** An exchange at work in a test: commands in the order of the story, time moved by hand. */
 public final class Scene {
@@ -31,9 +37,23 @@ public final class Scene {
   public final List<ExchangeEvent> events = new ArrayList<>();
   public final List<Notice> notices = new ArrayList<>();
   private final Map<CallId, Map<PersonId, Part>> entries = new HashMap<>();
+  private final Map<CallId, List<Segment>> courses = new HashMap<>();
   private final Map<ExchangeEvent.Merged, Party> moved = new HashMap<>();
   private Instant now = TestOffice.START;
   private int calls;
+
+  /** Everybody has a window open. */
+  public Scene() {
+    TestOffice.EVERYBODY.forEach(this::comes);
+  }
+
+  public void comes(PersonId person) {
+    run(new Command.DeviceComes(person, WINDOW, Device.Kind.WINDOW, true));
+  }
+
+  public void goes(PersonId person) {
+    run(new Command.DeviceGoes(person, WINDOW));
+  }
 
   public Instant now() {
     return now;
@@ -62,8 +82,14 @@ public final class Scene {
       notices.addAll(Notices.of(event, exchange.state()));
       exchange.apply(event);
       events.add(event);
-      for (Part part : records.follow(event, exchange.state().call(event.call()))) {
-        entries.computeIfAbsent(part.call(), id -> new LinkedHashMap<>()).put(part.person(), part);
+      CallRecords.Entries written = records.follow(event, exchange.state()::call);
+      if (written != null) {
+        courses.put(written.call(), written.course());
+        for (Part part : written.parts()) {
+          entries
+              .computeIfAbsent(part.call(), id -> new LinkedHashMap<>())
+              .put(part.person(), part);
+        }
       }
     }
     return null;
@@ -86,7 +112,7 @@ public final class Scene {
 
   private Command make(CallId id, PersonId person, String typed) {
     return new Command.MakeCall(
-        id, person, WINDOW, office.plan.interpret(typed), new CallerId(TestOffice.MAIN_NUMBER));
+        id, person, WINDOW, office.plan.interpret(typed), CallerIdChoice.OFFICE);
   }
 
   public CallId arrive(PhoneNumber from, String to) {
@@ -120,6 +146,11 @@ public final class Scene {
 
   public Part entry(CallId call, PersonId person) {
     return entries.get(call).get(person);
+  }
+
+  /** The course of the whole call as it was last written. */
+  public List<Segment> course(CallId call) {
+    return courses.get(call);
   }
 
   public List<Part> entries(CallId call) {

@@ -7,14 +7,13 @@ import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
-import static oficina.core.exchange.ConnectionState.ALERTING;
-import static oficina.core.exchange.ConnectionState.CONNECTED;
-import static oficina.core.exchange.ConnectionState.HOLD;
+import static oficina.core.state.ConnectionState.ALERTING;
+import static oficina.core.state.ConnectionState.CONNECTED;
+import static oficina.core.state.ConnectionState.HOLD;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
@@ -22,6 +21,8 @@ import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Way;
+import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -38,8 +39,7 @@ class SendingTest {
   }
 
   private Reason putThrough(String to) {
-    return reason(
-        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret(to), CallerId.WITHHELD));
+    return reason(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret(to), null));
   }
 
   private CallId announce(String to) {
@@ -47,12 +47,7 @@ class SendingTest {
     assertThat(
             scene.run(
                 new Command.Announce(
-                    dov,
-                    TOMASZ,
-                    id,
-                    Scene.WINDOW,
-                    scene.office.plan.interpret(to),
-                    CallerId.WITHHELD)))
+                    dov, TOMASZ, id, Scene.WINDOW, scene.office.plan.interpret(to), null)))
         .isNull();
     return id;
   }
@@ -80,7 +75,7 @@ class SendingTest {
     scene.wait(20);
     scene.run(new Command.NetworkClears(dov, 1));
     assertThat(scene.entry(dov, ZOE).result()).isEqualTo(Result.ANSWERED);
-    assertThat(scene.entry(dov, TOMASZ).course())
+    assertThat(scene.course(dov))
         .extracting(Segment::kind)
         .containsExactly(Kind.TALKING, Kind.RINGING, Kind.TALKING);
   }
@@ -89,12 +84,12 @@ class SendingTest {
   void nobody_takes_it_there_so_it_comes_back_and_then_goes_to_the_front_desk() {
     putThrough("222");
     scene.wait(20);
-    assertThat(scene.state(dov).sent().stage()).isEqualTo(Call.Stage.BACK);
+    assertThat(scene.state(dov).sent().reason()).isEqualTo(Way.Reason.BACK);
     assertThat(scene.state(dov).sent().why()).isEqualTo(Cause.NO_ANSWER);
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(ALERTING);
     assertThat(scene.entry(dov, ZOE).result()).isEqualTo(Result.MISSED);
     scene.wait(20);
-    assertThat(scene.state(dov).sent().stage()).isEqualTo(Call.Stage.FRONT_DESK);
+    assertThat(scene.state(dov).sent().reason()).isEqualTo(Way.Reason.FRONT_DESK);
     assertThat(scene.state(dov, INES)).isEqualTo(ALERTING);
     scene.wait(30);
     assertThat(scene.state(dov).failure().cause()).isEqualTo(Cause.NO_ANSWER);
@@ -123,9 +118,14 @@ class SendingTest {
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(CONNECTED);
     assertThat(scene.state(dov, ZOE)).isNull();
     putThrough("222");
+    assertThat(reason(new Command.Hold(dov, TOMASZ))).isEqualTo(Reason.ALREADY_SENT);
     scene.answer(dov, ZOE);
-    assertThat(reason(new Command.PullBack(dov, TOMASZ, Scene.WINDOW)))
-        .isEqualTo(Reason.NO_SUCH_CALL);
+    for (Command late :
+        List.of(
+            new Command.PullBack(dov, TOMASZ, Scene.WINDOW),
+            new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("201"), null))) {
+      assertThat(scene.run(late)).isEqualTo(Refusal.answeredBy(ZOE));
+    }
   }
 
   @Test
@@ -138,7 +138,7 @@ class SendingTest {
 
   @Test
   void refused_with_the_reason_and_the_caller_stays() {
-    scene.office.absent.add(CELIA);
+    scene.goes(CELIA);
     CallId other = scene.call(BRAM, "212");
     scene.answer(other, ADAEZE);
     assertThat(putThrough("221")).isEqualTo(Reason.OWN_NUMBER);
@@ -162,7 +162,7 @@ class SendingTest {
     assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
     assertThat(scene.state(zoe)).isNull();
     assertThat(scene.state(dov, ZOE)).isEqualTo(CONNECTED);
-    assertThat(dovHears().voices()).containsExactly(new Party.Employee(ZOE));
+    assertThat(dovHears().voices()).containsExactly(scene.state(dov).of(ZOE).leg());
     assertThat(scene.state(dov, TOMASZ)).isNull();
     scene.wait(30);
     scene.clear(dov, ZOE);
@@ -180,7 +180,7 @@ class SendingTest {
     assertThat(scene.state(dov, ZOE)).isEqualTo(ALERTING);
     scene.wait(20);
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(ALERTING);
-    assertThat(scene.state(dov).sent().stage()).isEqualTo(Call.Stage.BACK);
+    assertThat(scene.state(dov).sent().reason()).isEqualTo(Way.Reason.BACK);
   }
 
   @Test
@@ -229,14 +229,13 @@ class SendingTest {
   @Test
   void the_target_sends_the_announcement_on_and_somebody_else_is_handed_the_caller() {
     CallId zoe = announce("222");
-    Command deflect =
-        new Command.Deflect(zoe, ZOE, scene.office.plan.interpret("212"), CallerId.WITHHELD);
+    Command deflect = new Command.Deflect(zoe, ZOE, scene.office.plan.interpret("212"), null);
     assertThat(reason(deflect)).isNull();
     assertThat(scene.state(zoe, ADAEZE)).isEqualTo(ALERTING);
     assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NOT_ANSWERED);
     scene.answer(zoe, ADAEZE);
     assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
-    assertThat(dovHears().voices()).containsExactly(new Party.Employee(ADAEZE));
+    assertThat(dovHears().voices()).containsExactly(scene.state(dov).of(ADAEZE).leg());
   }
 
   @Test
@@ -265,16 +264,14 @@ class SendingTest {
   void a_ringing_call_is_deflected_or_taken_by_a_colleague() {
     CallId marisol = scene.call(BRAM, "214");
     assertThat(
-            reason(
-                new Command.Deflect(
-                    marisol, CELIA, scene.office.plan.interpret("222"), CallerId.WITHHELD)))
+            reason(new Command.Deflect(marisol, CELIA, scene.office.plan.interpret("222"), null)))
         .isNull();
     assertThat(scene.state(marisol, ZOE)).isEqualTo(ALERTING);
-    assertThat(reason(new Command.PickUp(ADAEZE, Scene.WINDOW, List.of(ZOE)))).isNull();
+    assertThat(reason(new Command.PickUp(ADAEZE, Scene.WINDOW, ZOE))).isNull();
     assertThat(scene.state(marisol, ADAEZE)).isEqualTo(CONNECTED);
     assertThat(scene.entry(marisol, ZOE).result()).isEqualTo(Result.ANSWERED_ELSEWHERE);
     assertThat(scene.entry(marisol, ZOE).answeredBy()).isEqualTo(ADAEZE);
-    Command late = new Command.PickUp(INES, Scene.WINDOW, List.of(ZOE));
+    Command late = new Command.PickUp(INES, Scene.WINDOW, ZOE);
     assertThat(scene.run(late)).isEqualTo(Refusal.answeredBy(ADAEZE));
     scene.wait(10);
     assertThat(reason(late)).isEqualTo(Reason.NOTHING_RINGS);

@@ -10,7 +10,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
@@ -32,8 +31,7 @@ class NoticesTest {
   }
 
   private void putThrough() {
-    scene.run(
-        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), CallerId.WITHHELD));
+    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null));
   }
 
   private void hangsUp() {
@@ -64,8 +62,7 @@ class NoticesTest {
     assertThat(scene.notices)
         .containsExactly(new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, ZOE, null, null));
     scene.notices.clear();
-    scene.run(
-        new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), CallerId.WITHHELD));
+    scene.run(new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null));
     scene.wait(20 + 20 + 30);
     assertThat(scene.notices).extracting(Notice::what).containsExactly(What.SENT_LOST);
   }
@@ -81,7 +78,7 @@ class NoticesTest {
   @Test
   void a_parked_caller_is_announced_taken_or_gives_up() {
     scene.run(new Command.Park(dov, TOMASZ, "61", ZOE, ""));
-    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61"));
+    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
     assertThat(scene.notices)
         .containsExactly(
             new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, TOMASZ, "61", null),

@@ -2,6 +2,7 @@ package oficina.core.numbers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Locale;
 import oficina.core.TestOffice;
 import oficina.core.numbers.Dialled.Why;
 import org.junit.jupiter.api.Test;
@@ -132,6 +133,6 @@ class DialPlanTest {
     Region region = new Region("GB");
     assertThat(region.show(TestOffice.DOV)).isEqualTo("0151 496 0177");
     assertThat(region.show(new PhoneNumber("+12125550142"))).isEqualTo("+1 212-555-0142");
-    assertThat(region.place(TestOffice.DOV)).isEqualTo("Liverpool");
+    assertThat(region.place(TestOffice.DOV, Locale.ENGLISH)).isEqualTo("Liverpool");
   }
 }

@@ -1,4 +1,4 @@
-package oficina.core.exchange;
+package oficina.core.state;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,15 +15,9 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
-import oficina.core.exchange.ExchangeEvent.CallBackArmed;
-import oficina.core.exchange.ExchangeEvent.CallBackCleared;
-import oficina.core.exchange.ExchangeEvent.CallBackRequested;
-import oficina.core.exchange.ExchangeEvent.CallBackRings;
-import oficina.core.exchange.ExchangeEvent.CallCleared;
-import oficina.core.exchange.ExchangeEvent.Merged;
-import oficina.core.exchange.ExchangeEvent.Originated;
+import oficina.core.call.DeviceId;
 import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All calls in progress. {@link #apply} is the only thing that changes it, so applying the same
@@ -39,10 +33,12 @@ import oficina.core.people.PersonId;
 public final class ExchangeState {
   private record Due(Instant at, CallId call) {}
 
-  private final ExchangeState beneath;
+  private final @Nullable ExchangeState beneath;
+  private final Applying applying = new Applying(this);
   private final Map<CallId, Call> calls = new HashMap<>();
   private final Map<PersonId, List<CallId>> inHand = new HashMap<>();
   private final Map<PersonId, List<CallId>> sentOn = new HashMap<>();
+  private final Map<PersonId, List<Device>> devices = new HashMap<>();
   private final TreeSet<Due> agenda =
       new TreeSet<>(Comparator.comparing(Due::at).thenComparing(Due::call));
   private int outsideLines;
@@ -57,7 +53,7 @@ public final class ExchangeState {
     this(null);
   }
 
-  private ExchangeState(ExchangeState beneath) {
+  private ExchangeState(@Nullable ExchangeState beneath) {
     this.beneath = beneath;
     if (beneath != null) {
       outsideLines = beneath.outsideLines;
@@ -66,17 +62,18 @@ public final class ExchangeState {
     }
   }
 
-  ExchangeState draft() {
+  /** A state laid over this one, to be changed at will; this one stays as it is. */
+  public ExchangeState draft() {
     return new ExchangeState(this);
   }
 
   /** What this draft is laid over; null when it is none. */
-  ExchangeState beneath() {
+  public @Nullable ExchangeState beneath() {
     return beneath;
   }
 
   /** The call, or null when there is none in progress with this identity. */
-  public Call call(CallId id) {
+  public @Nullable Call call(CallId id) {
     Call own = calls.get(id);
     return own != null || beneath == null || calls.containsKey(id) ? own : beneath.call(id);
   }
@@ -99,13 +96,32 @@ public final class ExchangeState {
     return beneath == null ? List.of() : beneath.sentOn(person);
   }
 
+  /** The devices through which this person can be reached now, in the order in which they came. */
+  public List<Device> devices(PersonId person) {
+    List<Device> own = devices.get(person);
+    if (own != null) {
+      return own;
+    }
+    return beneath == null ? List.of() : beneath.devices(person);
+  }
+
+  /** Whether this person has a window of the application open. */
+  public boolean hasWindow(PersonId person) {
+    return devices(person).stream().anyMatch(device -> device.kind() == Device.Kind.WINDOW);
+  }
+
+  /** Everybody who has a device. Not for drafts. */
+  public Set<PersonId> reachable() {
+    return Set.copyOf(devices.keySet());
+  }
+
   /** Everybody's wishes to be connected with somebody as soon as they are free, oldest first. */
   public List<CallBack> callBacks() {
     return callBacks;
   }
 
   /** The wish with this identity, or null. */
-  public CallBack callBack(CallId request) {
+  public @Nullable CallBack callBack(CallId request) {
     return callBacks.stream()
         .filter(callBack -> callBack.request().equals(request))
         .findFirst()
@@ -113,7 +129,7 @@ public final class ExchangeState {
   }
 
   /** The call in this park slot, or null when it is empty. */
-  public Call inSlot(String slot) {
+  public @Nullable Call inSlot(String slot) {
     CallId id = slots.get(slot);
     return id == null ? null : call(id);
   }
@@ -124,12 +140,12 @@ public final class ExchangeState {
   }
 
   /** When the next timer runs out, or null when none runs. */
-  public Instant nextDue() {
+  public @Nullable Instant nextDue() {
     return agenda.isEmpty() ? null : agenda.first().at();
   }
 
   /** Calls and wishes with a timer that has run out by then, in the order in which they did. */
-  List<CallId> dueBy(Instant now) {
+  public List<CallId> dueBy(Instant now) {
     List<CallId> due = new ArrayList<>();
     for (Due next : agenda) {
       if (next.at().isAfter(now)) {
@@ -147,110 +163,63 @@ public final class ExchangeState {
 
   /** Changes the state as the event says. */
   public void apply(ExchangeEvent event) {
-    if (event instanceof Originated e) {
-      originated(e);
-    } else if (event instanceof CallBackRequested e) {
-      requested(e);
-    } else if (event instanceof CallBackArmed) {
-      change(event.call(), CallBack::arm);
-    } else if (event instanceof CallBackRings e) {
-      callBackRings(e);
-    } else if (event instanceof CallBackCleared) {
-      callBackCleared(event.call());
-    } else if (event instanceof CallCleared) {
-      over(call(event.call()));
-    } else if (event instanceof Merged e) {
-      put(merged(call(e.call()), call(e.other()), e));
-    } else {
-      put(Changes.of(call(event.call()), event));
-    }
+    event.accept(applying);
   }
 
-  private void originated(Originated e) {
-    Connection caller =
-        Connection.begun(e.leg(), e.caller(), e.device(), ConnectionState.CONNECTED, e.at(), null);
-    put(
-        new Call(
-            e.call(),
-            new Call.Origin(
-                e.caller(), e.called(), e.callerId(), e.at(), e.announces(), /* callBack= */ null),
-            List.of(caller),
-            e.leg() + 1,
-            Set.of(),
-            Standing.atFirst(e.afterAnswer())));
+  // --- what Applying does -----------------------------------------------------------------------
+
+  void put(Call call) {
+    index(call(call.id()), call);
+    calls.put(call.id(), call);
   }
 
-  private void over(Call call) {
-    index(call, null);
-    calls.remove(call.id());
+  void remove(Call over) {
+    index(over, null);
+    calls.remove(over.id());
     if (beneath != null) {
-      calls.put(call.id(), null);
-    }
-    if (call.origin().callBack() != null) {
-      change(call.origin().callBack(), CallBack::waitOn);
+      calls.put(over.id(), null);
     }
   }
 
-  /** Takes a party out of the other call and into this one. */
-  private Call merged(Call call, Call other, Merged e) {
-    Connection moved = other.leg(e.otherLeg());
-    put(other.without(moved));
-    Call both = call.plus(moved.as(e.leg()).on(moved.line(), e.by()));
-    if (!moved.answered()) {
-      return both.with(both.standing().sendingAfterAnswer(other.afterAnswer()));
-    }
-    if (both.answered() == null) {
-      both = both.with(both.standing().answeredAt(e.at()));
-    }
-    boolean begins = e.stays() && both.conference() && both.starter() == null;
-    return begins ? both.with(both.standing().startedBy(e.by())) : both;
-  }
-
-  // --- call backs -------------------------------------------------------------------------------
-
-  private void requested(CallBackRequested e) {
-    CallBack callBack = new CallBack(e.call(), e.by(), e.on(), e.until(), !e.afterUse(), 0, false);
+  void add(CallBack wish) {
     List<CallBack> more = new ArrayList<>(callBacks);
-    more.add(callBack);
+    more.add(wish);
     callBacks = List.copyOf(more);
-    agenda.add(new Due(e.until(), e.call()));
+    agenda.add(new Due(wish.until(), wish.request()));
   }
 
-  private void callBackRings(CallBackRings e) {
-    change(e.request(), CallBack::begin);
-    Connection caller =
-        Connection.begun(e.leg(), e.caller(), null, ConnectionState.ALERTING, e.at(), e.until());
-    put(
-        new Call(
-            e.call(),
-            new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), null, e.request()),
-            List.of(caller),
-            e.leg() + 1,
-            Set.of(),
-            Standing.atFirst("")));
-  }
-
-  private void callBackCleared(CallId request) {
-    agenda.remove(new Due(callBack(request).until(), request));
-    callBacks = callBacks.stream().filter(callBack -> !callBack.request().equals(request)).toList();
-  }
-
-  private void change(CallId request, UnaryOperator<CallBack> change) {
+  void change(CallId request, UnaryOperator<CallBack> change) {
     callBacks =
         callBacks.stream()
             .map(each -> each.request().equals(request) ? change.apply(each) : each)
             .toList();
   }
 
-  // --- look-ups ---------------------------------------------------------------------------------
-
-  private void put(Call call) {
-    index(call(call.id()), call);
-    calls.put(call.id(), call);
+  void removeCallBack(CallId request) {
+    agenda.remove(new Due(callBack(request).until(), request));
+    callBacks = callBacks.stream().filter(callBack -> !callBack.request().equals(request)).toList();
   }
 
+  void came(Device device) {
+    List<Device> more = new ArrayList<>(devices(device.person()));
+    more.removeIf(each -> each.id().equals(device.id()));
+    more.add(device);
+    devices.put(device.person(), List.copyOf(more));
+  }
+
+  void went(PersonId person, DeviceId gone) {
+    List<Device> left = devices(person).stream().filter(d -> !d.id().equals(gone)).toList();
+    if (left.isEmpty() && beneath == null) {
+      devices.remove(person);
+    } else {
+      devices.put(person, left);
+    }
+  }
+
+  // --- look-ups ---------------------------------------------------------------------------------
+
   /** Keeps the look-ups in step when a call changes; before or after is null when there is none. */
-  private void index(Call before, Call after) {
+  private void index(@Nullable Call before, @Nullable Call after) {
     outsideLines +=
         (after == null ? 0 : after.outsideLines()) - (before == null ? 0 : before.outsideLines());
     if (beneath == null) {
@@ -292,7 +261,7 @@ public final class ExchangeState {
     }
   }
 
-  private void indexSlot(Call before, Call after) {
+  private void indexSlot(@Nullable Call before, @Nullable Call after) {
     String was = before == null || before.parked() == null ? null : before.parked().slot();
     String is = after == null || after.parked() == null ? null : after.parked().slot();
     if (Objects.equals(was, is)) {
@@ -338,6 +307,7 @@ public final class ExchangeState {
         new TreeMap<>(inHand).toString(),
         new TreeMap<>(sentOn).toString(),
         callBacks.toString(),
-        slots.toString());
+        slots.toString(),
+        new TreeMap<>(devices).toString());
   }
 }

@@ -1,4 +1,4 @@
-package oficina.core.exchange;
+package oficina.core.office;
 
 /**
  * A place where a call can wait for anybody in the office to take it.

@@ -1,4 +1,4 @@
-package oficina.core.exchange;
+package oficina.core.state;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -13,6 +13,8 @@ import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Way;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A call with the connections it has now. Immutable; {@link ExchangeState} replaces it whole.
@@ -38,17 +40,22 @@ public record Call(
    * @param called who was called
    * @param callerId what a called outsider is shown
    * @param began when it was placed
-   * @param announces the call this one was placed to announce, or was taken aside from; null when
-   *     there is none
-   * @param callBack the request that the exchange fulfils with it; null when somebody placed it
+   * @param purpose what it was placed for
    */
   public record Origin(
-      Party caller,
-      Party called,
-      CallerId callerId,
-      Instant began,
-      CallId announces,
-      CallId callBack) {}
+      Party caller, Party called, CallerId callerId, Instant began, Purpose purpose) {}
+
+  /**
+   * What a call was placed for, beyond speaking with whoever was called. At most one of these.
+   *
+   * @param announces the held call it was placed to announce
+   * @param asideOf the conference out of which its other party was taken aside
+   * @param callBack the wish that the exchange fulfils with it
+   */
+  public record Purpose(
+      @Nullable CallId announces, @Nullable CallId asideOf, @Nullable CallId callBack) {
+    static final Purpose NONE = new Purpose(null, null, null);
+  }
 
   /**
    * Why a call cannot be completed; the caller hears a tone or a sentence until it is over.
@@ -62,18 +69,15 @@ public record Call(
    *
    * @param by the employee who sent it
    * @param to whom they sent it to
+   * @param reason what led it where it is now
    * @param why why the last one did not take it; null at first
    */
-  public record Sent(PersonId by, Party to, Stage stage, Cause why) {}
+  public record Sent(PersonId by, Party to, Way.Reason reason, @Nullable Cause why) {
 
-  /** How far a call that was sent on has come. */
-  public enum Stage {
-    /** It rings where it was sent. */
-    TO_TARGET,
-    /** Nobody took it there: it rings at the sender again. */
-    BACK,
-    /** The sender did not take it back either: it rings at the front desk. */
-    FRONT_DESK
+    /** Whether it is still where the sender sent it, and nobody has refused it. */
+    public boolean toTarget() {
+      return reason == Way.Reason.SENT_ON;
+    }
   }
 
   /**
@@ -84,19 +88,18 @@ public record Call(
    * @param note what the parker wants to be known; empty when nothing
    * @param since when it was parked
    * @param until when it comes back to the parker
-   * @param comeBacks how often it has come back and found nobody
    */
   public record Parking(
       String slot,
       PersonId by,
-      PersonId forWhom,
+      @Nullable PersonId forWhom,
       String note,
       Instant since,
-      Instant until,
-      int comeBacks) {
+      Instant until) {
 
-    Parking again(Instant next) {
-      return new Parking(slot, by, forWhom, note, since, next, comeBacks + 1);
+    /** The same call waiting on in its slot. */
+    public Parking until(Instant next) {
+      return new Parking(slot, by, forWhom, note, since, next);
     }
   }
 
@@ -116,48 +119,71 @@ public record Call(
     return origin.began();
   }
 
-  /** The call this one was placed to announce, or was taken aside from; null when there is none. */
-  public CallId announces() {
-    return origin.announces();
+  /** The held call this one was placed to announce; null when it is for none. */
+  public @Nullable CallId announces() {
+    return origin.purpose().announces();
+  }
+
+  /** The conference out of which its other party was taken aside; null when it was not so. */
+  public @Nullable CallId asideOf() {
+    return origin.purpose().asideOf();
+  }
+
+  /**
+   * The call that waits for this one: announced by it, or left for a word aside; null when none.
+   */
+  public @Nullable CallId heldFor() {
+    return announces() != null ? announces() : asideOf();
+  }
+
+  /** The wish that the exchange fulfils with it; null when somebody placed it. */
+  public @Nullable CallId callBack() {
+    return origin.purpose().callBack();
   }
 
   /** When somebody first answered it; null before. */
-  public Instant answered() {
+  public @Nullable Instant answered() {
     return standing.answered();
   }
 
-  public Failure failure() {
+  public @Nullable Failure failure() {
     return standing.failure();
   }
 
-  public Sent sent() {
-    return standing.sent();
+  public @Nullable Sent sent() {
+    return standing.onItsWay().sent();
   }
 
-  public Parking parked() {
+  /** Where it goes, one after the other, when nobody takes it where it is. */
+  public List<Way> ways() {
+    return standing.onItsWay().ways();
+  }
+
+  public @Nullable Parking parked() {
     return standing.parked();
   }
 
   /** Who may order the conference; null in a call of two. */
-  public PersonId starter() {
+  public @Nullable PersonId starter() {
     return standing.starter();
   }
 
-  String afterAnswer() {
+  /** Digits to send when the outside party answers; empty when there are none. */
+  public String afterAnswer() {
     return standing.afterAnswer();
   }
 
   /** The connection with this number, or null. */
-  public Connection leg(int number) {
+  public @Nullable Connection leg(int number) {
     return first(connection -> connection.leg() == number);
   }
 
   /** This employee's connection, or null. */
-  public Connection of(PersonId person) {
+  public @Nullable Connection of(PersonId person) {
     return first(connection -> person.equals(connection.party().employee()));
   }
 
-  private Connection first(Predicate<Connection> wanted) {
+  private @Nullable Connection first(Predicate<Connection> wanted) {
     for (Connection connection : connections) {
       if (wanted.test(connection)) {
         return connection;
@@ -192,18 +218,13 @@ public record Call(
     return parties() > 2;
   }
 
-  /** Whether this person has taken its other party aside out of a conference. */
-  public boolean asideBy(PersonId person) {
-    return connections.stream().anyMatch(connection -> person.equals(connection.sentBy()));
-  }
-
   /** Whether it waits in a park slot and does not ring anywhere. */
   public boolean waitsInSlot() {
     return parked() != null && sent() == null;
   }
 
   /** The employee who came to it last, but for its caller; null when there is none. */
-  Connection lastToAnswer() {
+  public @Nullable Connection lastToAnswer() {
     return connections.stream()
         .filter(c -> c.answered() && c.party().employee() != null && !c.party().equals(caller()))
         .max(Comparator.comparing(Connection::since).thenComparing(Connection::leg))
@@ -212,15 +233,15 @@ public record Call(
 
   /**
    * When something in it is due: a ringing that gives up, a tone that ends, a parked call that
-   * comes back; null when nothing.
+   * comes back, a lost connection; null when nothing.
    */
-  Instant due() {
+  public @Nullable Instant due() {
     Instant earliest = failure() == null ? null : failure().until();
     if (waitsInSlot()) {
       earliest = parked().until();
     }
     for (Connection connection : connections) {
-      Instant due = connection.due();
+      Instant due = connection.nextDue();
       if (due != null && (earliest == null || due.isBefore(earliest))) {
         earliest = due;
       }
@@ -228,7 +249,8 @@ public record Call(
     return earliest;
   }
 
-  int outsideLines() {
+  /** How many outside lines it occupies. */
+  public int outsideLines() {
     int lines = 0;
     for (Connection connection : connections) {
       if (connection.party().usesOutsideLine()) {
@@ -236,6 +258,28 @@ public record Call(
       }
     }
     return lines;
+  }
+
+  /** The first who has answered, but for this connection; null when nobody has. */
+  public @Nullable Connection opposite(int leg) {
+    return first(connection -> connection.leg() != leg && connection.answered());
+  }
+
+  /** Everybody else in it, whatever their state. */
+  public List<Connection> others(PersonId person) {
+    return connections.stream()
+        .filter(connection -> !person.equals(connection.party().employee()))
+        .toList();
+  }
+
+  /** Whether everybody in it has answered it and at least two are there. */
+  public boolean settled() {
+    return conversation() && parties() == connections.size();
+  }
+
+  /** Whether it rings at this connection because a colleague waited for is free. */
+  public boolean ringsBackAt(Connection connection) {
+    return connection.rings() && connection.party().equals(caller());
   }
 
   /**
@@ -283,7 +327,7 @@ public record Call(
   }
 
   /** Who orders a conference after its starter has left; null when only outsiders are in it. */
-  private PersonId firstEmployee() {
+  private @Nullable PersonId firstEmployee() {
     Connection first = first(c -> c.answered() && c.party().employee() != null);
     return first == null ? null : first.party().employee();
   }

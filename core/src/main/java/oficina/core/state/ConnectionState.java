@@ -1,4 +1,4 @@
-package oficina.core.exchange;
+package oficina.core.state;
 
 /** State of a connection, as ECMA-269 (CSTA phase III) section 6.1.5 names them. */
 public enum ConnectionState {

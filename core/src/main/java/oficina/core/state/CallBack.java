@@ -1,4 +1,4 @@
-package oficina.core.exchange;
+package oficina.core.state;
 
 import java.time.Instant;
 import oficina.core.call.CallId;
@@ -27,7 +27,7 @@ public record CallBack(
     boolean ringing) {
 
   /** The call that the next attempt would be. */
-  CallId nextCall() {
+  public CallId nextCall() {
     return new CallId(request.value() + "-" + (attempts + 1));
   }
 

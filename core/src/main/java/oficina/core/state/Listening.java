@@ -1,15 +1,15 @@
-package oficina.core.exchange;
+package oficina.core.state;
 
 import java.util.List;
-import oficina.core.call.Party;
 
 /**
  * What one party of a call hears. Derived from the state of the call alone, so it cannot disagree
  * with what is shown; the sound that is mixed later follows it.
  *
- * @param voices whom they hear; empty unless the sound is {@link Sound#SPEECH}
+ * @param voices connections of those they hear, by number; empty unless the sound is {@link
+ *     Sound#SPEECH}
  */
-public record Listening(Sound sound, List<Party> voices) {
+public record Listening(Sound sound, List<Integer> voices) {
 
   /** Kinds of sound. */
   public enum Sound {
@@ -19,7 +19,7 @@ public record Listening(Sound sound, List<Party> voices) {
     SILENCE,
     /** The voices of others. */
     SPEECH,
-    /** Music on hold, or in a park slot. */
+    /** Music on hold, in a park slot, or while nobody is at the other end. */
     MUSIC,
     /** The ringing tone of the called party (ITU-T E.182). */
     RINGING,
@@ -29,7 +29,7 @@ public record Listening(Sound sound, List<Party> voices) {
 
   /** What the party of this connection hears in this call. */
   public static Listening of(Call call, Connection listener) {
-    if (listener.state() != ConnectionState.CONNECTED) {
+    if (listener.state() != ConnectionState.CONNECTED || !listener.attended()) {
       return only(Sound.SILENCE);
     }
     if (call.failure() != null) {
@@ -43,15 +43,19 @@ public record Listening(Sound sound, List<Party> voices) {
       return only(call.parked() == null ? Sound.RINGING : Sound.MUSIC);
     }
     // A conference is never played music: whoever is still there would have to talk over it.
-    if (others.size() == 1 && others.get(0).state() == ConnectionState.HOLD) {
+    if (others.size() == 1 && !canSpeak(others.get(0))) {
       return only(Sound.MUSIC);
     }
-    List<Party> voices =
+    List<Integer> voices =
         others.stream()
-            .filter(other -> other.state() == ConnectionState.CONNECTED && !other.muted())
-            .map(Connection::party)
+            .filter(other -> canSpeak(other) && !other.muted())
+            .map(Connection::leg)
             .toList();
     return voices.isEmpty() ? only(Sound.SILENCE) : new Listening(Sound.SPEECH, voices);
+  }
+
+  private static boolean canSpeak(Connection other) {
+    return other.state() == ConnectionState.CONNECTED && other.attended();
   }
 
   private static Listening only(Sound sound) {

@@ -1,0 +1,76 @@
+package oficina.core.exchange;
+
+import java.util.List;
+import oficina.core.call.Party;
+import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Office;
+import oficina.core.people.Group;
+import oficina.core.people.PersonId;
+
+/** Who a number belongs to. A public number of our own is not sent around outside. */
+final class Called {
+  private Called() {}
+
+  /** Who was dialled; what cannot be called is nobody. */
+  static Party party(Office office, Dialled dialled) {
+    return dialled.accept(
+        new Dialled.Cases<>() {
+          @Override
+          public Party of(Dialled.Internal to) {
+            return inside(office, to.extension());
+          }
+
+          @Override
+          public Party of(Dialled.Outside to) {
+            return owner(office, to.number());
+          }
+
+          @Override
+          public Party of(Dialled.Emergency to) {
+            return new Party.Emergency(to.digits());
+          }
+
+          @Override
+          public Party of(Dialled.NotCallable to) {
+            return new Party.Nobody(to.text());
+          }
+        });
+  }
+
+  private static Party inside(Office office, String extension) {
+    if (office.settings().isSlot(extension)) {
+      return new Party.Slot(extension);
+    }
+    return office
+        .directory()
+        .personAt(extension)
+        .<Party>map(person -> new Party.Employee(person.id()))
+        .or(() -> office.directory().groupAt(extension).map(Called::members))
+        .orElse(new Party.Nobody(extension));
+  }
+
+  /** Who in the office a public number belongs to, or else the number itself. */
+  static Party owner(Office office, PhoneNumber number) {
+    return office
+        .directory()
+        .personAt(number)
+        .<Party>map(person -> new Party.Employee(person.id()))
+        .or(() -> office.directory().groupAt(number).map(Called::members))
+        .orElse(new Party.Outside(number));
+  }
+
+  private static Party members(Group group) {
+    return new Party.Members(group.id());
+  }
+
+  /** Everybody of the office whom a call to this party is for. */
+  static List<PersonId> people(Office office, Party party) {
+    if (party.employee() != null) {
+      return List.of(party.employee());
+    }
+    return party.group() == null
+        ? List.of()
+        : office.directory().group(party.group()).map(Group::members).orElse(List.of());
+  }
+}

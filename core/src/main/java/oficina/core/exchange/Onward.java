@@ -1,0 +1,99 @@
+package oficina.core.exchange;
+
+import java.util.List;
+import oficina.core.call.Cause;
+import oficina.core.call.Party;
+import oficina.core.people.PersonId;
+import oficina.core.routing.Route;
+import oficina.core.routing.Way;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+
+/**
+ * What becomes of a call that nobody takes where it is: it goes the next of its remaining ways that
+ * leads anywhere now, and when none does, the caller is told why. The one place for this, whether
+ * the call was dialled, sent on or parked.
+ */
+record Onward(Draft draft) {
+
+  /**
+   * Nobody took it.
+   *
+   * @param cause why the last one did not
+   */
+  void goOn(Call call, Cause cause) {
+    List<Way> ways = call.ways();
+    for (int next = 0; next < ways.size(); next++) {
+      List<Way> after = ways.subList(next + 1, ways.size());
+      if (ways.get(next).step().accept(new Going(call, ways.get(next), after, cause))) {
+        return;
+      }
+    }
+    // Of a parked call nobody is told how long it waited: it was not answered.
+    Cause told = cause == Cause.PARKED_TOO_LONG ? Cause.NO_ANSWER : cause;
+    draft.fail(call.id(), told, List.of());
+  }
+
+  /** Sends a call where somebody wants it, with what follows when nobody takes it there. */
+  void send(Call call, PersonId by, Party target, List<Way> after) {
+    Route route = draft.router(call).to(target);
+    sentOn(call, new Call.Sent(by, target, Way.Reason.SENT_ON, null), after);
+    draft.follow(call.id(), route);
+  }
+
+  void sentOn(Call call, Call.Sent sent, List<Way> after) {
+    draft.emit(new ExchangeEvent.SentOn(call.id(), draft.now, sent, after));
+  }
+
+  /** Goes a way if it leads anywhere, and says whether it did. */
+  private final class Going implements Way.Step.Cases<Boolean> {
+    private final Call call;
+    private final Way way;
+    private final List<Way> after;
+    private final Cause why;
+
+    Going(Call call, Way way, List<Way> after, Cause why) {
+      this.call = call;
+      this.way = way;
+      this.after = after;
+      this.why = why;
+    }
+
+    @Override
+    public Boolean of(Way.To step) {
+      return rings();
+    }
+
+    @Override
+    public Boolean of(Way.FrontDesk step) {
+      return rings();
+    }
+
+    private boolean rings() {
+      Route route = draft.router(call).route(way);
+      if (route.refuses()) {
+        return false;
+      }
+      sentOn(call, new Call.Sent(sender(), sentTo(), way.reason(), why), after);
+      draft.follow(call.id(), route);
+      return true;
+    }
+
+    private PersonId sender() {
+      return call.sent() == null ? call.parked().by() : call.sent().by();
+    }
+
+    /** Where it had been sent or parked, which whoever has it next wants to know. */
+    private Party sentTo() {
+      return call.sent() == null ? new Party.Slot(call.parked().slot()) : call.sent().to();
+    }
+
+    @Override
+    public Boolean of(Way.WaitOn step) {
+      Call.Parking longer =
+          call.parked().until(draft.now.plus(draft.settings().parking().comeBack()));
+      draft.emit(new ExchangeEvent.Parked(call.id(), draft.now, longer, after));
+      return true;
+    }
+  }
+}

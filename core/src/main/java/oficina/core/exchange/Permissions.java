@@ -1,0 +1,67 @@
+package oficina.core.exchange;
+
+import java.util.LinkedHashSet;
+import java.util.Set;
+import oficina.core.office.Office;
+import oficina.core.office.Settings;
+import oficina.core.people.GroupId;
+import oficina.core.people.PersonId;
+import oficina.core.people.Role;
+import oficina.core.state.Call;
+
+/**
+ * Who may do what with calls that are not in their hand, and with the office. What one does with
+ * one's own calls needs no permission, and of others' calls nobody learns anything but what is said
+ * here (docs/permissions.md).
+ */
+public final class Permissions {
+  private Permissions() {}
+
+  /** Those whose ringing calls this person takes for them: their team and their groups. */
+  public static Set<PersonId> pickUpGroup(Office office, PersonId person) {
+    Set<PersonId> all = new LinkedHashSet<>(office.directory().teamOf(person));
+    for (GroupId group : office.directory().groupsOf(person)) {
+      office.directory().group(group).ifPresent(each -> all.addAll(each.members()));
+    }
+    all.remove(person);
+    return all;
+  }
+
+  /** Whether this person may take a call that rings at the other. */
+  public static boolean mayPickUp(Office office, PersonId person, PersonId from) {
+    return office.settings().pickUp() == Settings.PickUp.ANYBODY
+        || pickUpGroup(office, person).contains(from);
+  }
+
+  /** Whether this person takes a parked call without being asked once more. */
+  public static boolean takesUnasked(Call.Parking parked, PersonId person) {
+    return parked.forWhom() == null || concerns(parked, person);
+  }
+
+  /**
+   * Whether this person reads the note of a parked call. Who waits, where, for whom and how long is
+   * seen by the whole office.
+   */
+  public static boolean mayReadNote(Office office, Call.Parking parked, PersonId person) {
+    GroupId frontDesk = office.settings().frontDesk();
+    return parked.forWhom() == null
+        || concerns(parked, person)
+        || (frontDesk != null && office.directory().groupsOf(person).contains(frontDesk));
+  }
+
+  private static boolean concerns(Call.Parking parked, PersonId person) {
+    return person.equals(parked.forWhom()) || person.equals(parked.by());
+  }
+
+  /** Whether somebody may change who belongs to the office. */
+  public static boolean mayAdminister(Role role) {
+    return role == Role.ADMINISTRATOR;
+  }
+
+  /**
+   * Whether somebody may have simulated subscribers call in by themselves: it disturbs everybody.
+   */
+  public static boolean maySwitchCallers(Role role) {
+    return role == Role.ADMINISTRATOR;
+  }
+}

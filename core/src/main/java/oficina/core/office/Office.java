@@ -1,0 +1,106 @@
+package oficina.core.office;
+
+import java.time.ZoneId;
+import java.util.Map;
+import oficina.core.call.CallerId;
+import oficina.core.numbers.DialPlan;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
+import oficina.core.people.CallerIdChoice;
+import oficina.core.people.Directory;
+import oficina.core.people.PeopleFinder;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The whole office at one moment: who belongs to it, what it has set, how its numbers are dialled
+ * and its people found. Immutable: whoever changes anything makes a new one, and it is swapped
+ * whole.
+ */
+public final class Office {
+  private final Identity identity;
+  private final Directory directory;
+  private final Settings settings;
+  private final Map<PersonId, String> former;
+  private final DialPlan plan;
+  private final PeopleFinder finder;
+
+  /**
+   * What an office is known by and where it is.
+   *
+   * @param name empty when it has none
+   * @param mainNumber public number by which the office is known; null when it has none
+   * @param zone in which its days begin and its clocks run
+   * @param region whose numbering it dials by
+   * @param accessCode digit that used to be dialled for an outside line; empty when there was none
+   */
+  public record Identity(
+      String name,
+      @Nullable PhoneNumber mainNumber,
+      ZoneId zone,
+      Region region,
+      String accessCode) {}
+
+  /**
+   * @param former names of those who have left, for whatever still speaks of them
+   */
+  public Office(
+      Identity identity, Directory directory, Settings settings, Map<PersonId, String> former) {
+    this.identity = identity;
+    this.directory = directory;
+    this.settings = settings;
+    this.former = Map.copyOf(former);
+    this.plan =
+        new DialPlan(
+            identity.region(),
+            identity.accessCode(),
+            digits -> directory.hasExtension(digits) || settings.isSlot(digits),
+            directory.longestExtension());
+    this.finder = new PeopleFinder(directory.people());
+  }
+
+  public Identity identity() {
+    return identity;
+  }
+
+  public Directory directory() {
+    return directory;
+  }
+
+  public Settings settings() {
+    return settings;
+  }
+
+  /** What typed texts mean here. */
+  public DialPlan plan() {
+    return plan;
+  }
+
+  public PeopleFinder finder() {
+    return finder;
+  }
+
+  /** The name of somebody who is, or was, of the office; empty when there never was such a one. */
+  public String nameOf(PersonId id) {
+    return directory.person(id).map(Person::name).orElseGet(() -> former.getOrDefault(id, ""));
+  }
+
+  /**
+   * What an outsider is shown when this person calls.
+   *
+   * @param wanted for this call; null for what the person has chosen for all
+   */
+  public CallerId callerId(PersonId id, @Nullable CallerIdChoice wanted) {
+    Person person = directory.person(id).orElse(null);
+    if (person == null) {
+      return CallerId.WITHHELD;
+    }
+    PhoneNumber own = person.directNumber() == null ? identity.mainNumber() : person.directNumber();
+    return switch (wanted == null ? person.calls().callerId() : wanted) {
+      case DIRECT -> new CallerId(own);
+      case OFFICE -> new CallerId(identity.mainNumber());
+      case WITHHELD -> CallerId.WITHHELD;
+    };
+  }
+}

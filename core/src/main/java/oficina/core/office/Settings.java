@@ -1,0 +1,80 @@
+package oficina.core.office;
+
+import java.time.Duration;
+import java.util.List;
+import oficina.core.people.GroupId;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the office has set for its exchange, by subject.
+ *
+ * @param frontDesk group that gets calls nobody else took; null when there is none
+ * @param pickUp whose ringing calls one may take
+ */
+public record Settings(
+    Limits limits, Times times, Parking parking, @Nullable GroupId frontDesk, PickUp pickUp) {
+
+  /**
+   * How much there can be at once.
+   *
+   * @param outsideLines calls with outsiders
+   * @param callsInHand calls of one person
+   * @param conferenceParties parties of a conference
+   */
+  public record Limits(int outsideLines, int callsInHand, int conferenceParties) {}
+
+  /**
+   * How long things last.
+   *
+   * @param networkPatience how long an outside number may ring before the exchange gives up
+   * @param holdReminder how long somebody may be held before the holder is reminded
+   * @param tone how long a caller hears why a call failed before the exchange hangs up
+   * @param callBack how long the exchange waits for a colleague to become free
+   * @param unattended how long a connection is kept at whose end nobody is any more
+   */
+  public record Times(
+      Duration networkPatience,
+      Duration holdReminder,
+      Duration tone,
+      Duration callBack,
+      Duration unattended) {}
+
+  /**
+   * Where calls can wait.
+   *
+   * @param slots in the order in which they are filled
+   * @param comeBack how long a call may wait in a slot before it comes back to its parker
+   */
+  public record Parking(List<ParkSlot> slots, Duration comeBack) {
+    public Parking {
+      slots = List.copyOf(slots);
+    }
+  }
+
+  /** Whose ringing calls one may take. */
+  public enum PickUp {
+    /** Anybody's in the office. */
+    ANYBODY,
+    /** Those of one's own team and of the groups one belongs to. */
+    OWN_GROUPS
+  }
+
+  /** What applies where the office has set nothing. */
+  public static final Settings DEFAULT =
+      new Settings(
+          new Limits(8, 6, 16),
+          new Times(
+              Duration.ofSeconds(120),
+              Duration.ofMinutes(2),
+              Duration.ofSeconds(20),
+              Duration.ofHours(1),
+              Duration.ofSeconds(60)),
+          new Parking(List.of(), Duration.ofMinutes(3)),
+          null,
+          PickUp.ANYBODY);
+
+  /** Whether these digits are a park slot. */
+  public boolean isSlot(String digits) {
+    return parking.slots().stream().anyMatch(slot -> slot.number().equals(digits));
+  }
+}

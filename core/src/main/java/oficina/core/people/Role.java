@@ -1,0 +1,8 @@
+package oficina.core.people;
+
+/** What somebody is for the office's set-up. */
+public enum Role {
+  EMPLOYEE,
+  /** May change who belongs to the office and how it works. */
+  ADMINISTRATOR
+}

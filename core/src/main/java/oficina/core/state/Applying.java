@@ -1,0 +1,254 @@
+package oficina.core.state;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import oficina.core.call.CallerId;
+import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
+import oficina.core.people.PersonId;
+import oficina.core.state.ExchangeEvent.CallBackAnswered;
+import oficina.core.state.ExchangeEvent.CallBackArmed;
+import oficina.core.state.ExchangeEvent.CallBackCleared;
+import oficina.core.state.ExchangeEvent.CallBackRequested;
+import oficina.core.state.ExchangeEvent.CallBackRings;
+import oficina.core.state.ExchangeEvent.CallCleared;
+import oficina.core.state.ExchangeEvent.ConnectionCleared;
+import oficina.core.state.ExchangeEvent.Delivered;
+import oficina.core.state.ExchangeEvent.DeviceCame;
+import oficina.core.state.ExchangeEvent.DeviceWent;
+import oficina.core.state.ExchangeEvent.DigitsSent;
+import oficina.core.state.ExchangeEvent.Established;
+import oficina.core.state.ExchangeEvent.Failed;
+import oficina.core.state.ExchangeEvent.Held;
+import oficina.core.state.ExchangeEvent.HoldReminded;
+import oficina.core.state.ExchangeEvent.Merged;
+import oficina.core.state.ExchangeEvent.Moved;
+import oficina.core.state.ExchangeEvent.Muted;
+import oficina.core.state.ExchangeEvent.NetworkReached;
+import oficina.core.state.ExchangeEvent.OfCall;
+import oficina.core.state.ExchangeEvent.Originated;
+import oficina.core.state.ExchangeEvent.Parked;
+import oficina.core.state.ExchangeEvent.Retrieved;
+import oficina.core.state.ExchangeEvent.SentOn;
+import oficina.core.state.ExchangeEvent.Silenced;
+import oficina.core.state.ExchangeEvent.Unattended;
+import org.jspecify.annotations.Nullable;
+
+/** What each event changes. The answers say nothing. */
+record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Void> {
+
+  // --- calls ------------------------------------------------------------------------------------
+
+  @Override
+  public @Nullable Void of(Originated e) {
+    return begins(
+        e,
+        new Call.Origin(
+            e.caller(),
+            e.called(),
+            e.callerId(),
+            e.at(),
+            new Call.Purpose(e.announces(), e.asideOf(), null)),
+        Connection.begun(e.leg(), e.caller(), e.device(), connected(e.at())),
+        e.afterAnswer());
+  }
+
+  private @Nullable Void begins(OfCall e, Call.Origin origin, Connection caller, String after) {
+    Standing standing = Standing.atFirst(after);
+    List<Connection> alone = List.of(caller);
+    state.put(new Call(e.call(), origin, alone, caller.leg() + 1, Set.of(), standing));
+    return null;
+  }
+
+  private @Nullable Void change(OfCall e, UnaryOperator<Call> change) {
+    state.put(change.apply(state.call(e.call())));
+    return null;
+  }
+
+  private @Nullable Void connection(OfCall e, int leg, UnaryOperator<Connection> change) {
+    return change(e, call -> call.replacing(change.apply(call.leg(leg))));
+  }
+
+  private static Connection.Phase connected(Instant at) {
+    return new Connection.Phase(ConnectionState.CONNECTED, at, null);
+  }
+
+  @Override
+  public @Nullable Void of(NetworkReached e) {
+    Connection.Phase initiated = new Connection.Phase(ConnectionState.INITIATED, e.at(), e.until());
+    return change(e, call -> reached(call, e.leg(), e.party(), e.party(), initiated));
+  }
+
+  @Override
+  public @Nullable Void of(Delivered e) {
+    Connection.Phase alerting = new Connection.Phase(ConnectionState.ALERTING, e.at(), e.until());
+    return change(
+        e,
+        call -> {
+          Connection known = call.leg(e.leg());
+          return known == null
+              ? reached(call, e.leg(), e.party(), e.line(), alerting)
+              : call.replacing(known.to(ConnectionState.ALERTING, e.at(), e.until()));
+        });
+  }
+
+  private static Call reached(Call call, int leg, Party party, Party line, Connection.Phase phase) {
+    PersonId sender = call.sent() == null ? null : call.sent().by();
+    return call.plus(Connection.begun(leg, party, null, phase).on(line, sender));
+  }
+
+  @Override
+  public @Nullable Void of(Silenced e) {
+    return connection(e, e.leg(), Connection::quiet);
+  }
+
+  @Override
+  public @Nullable Void of(Established e) {
+    return change(
+        e,
+        call ->
+            call.replacing(call.leg(e.leg()).establishedOn(e.device(), e.at()))
+                .with(call.standing().answeredAt(e.at())));
+  }
+
+  @Override
+  public @Nullable Void of(Held e) {
+    return connection(e, e.leg(), c -> c.to(ConnectionState.HOLD, e.at(), e.remindAt()));
+  }
+
+  @Override
+  public @Nullable Void of(HoldReminded e) {
+    return connection(e, e.leg(), Connection::afterReminder);
+  }
+
+  @Override
+  public @Nullable Void of(Retrieved e) {
+    return connection(e, e.leg(), c -> c.to(ConnectionState.CONNECTED, e.at(), null));
+  }
+
+  @Override
+  public @Nullable Void of(Muted e) {
+    return connection(e, e.leg(), c -> c.muted(e.on()));
+  }
+
+  @Override
+  public @Nullable Void of(Unattended e) {
+    return connection(e, e.leg(), c -> c.unattended(e.lostAt()));
+  }
+
+  @Override
+  public @Nullable Void of(Moved e) {
+    return connection(e, e.leg(), c -> c.movedTo(e.device()));
+  }
+
+  @Override
+  public @Nullable Void of(SentOn e) {
+    return change(e, call -> call.with(call.standing().sentOn(e.sent(), e.ways())));
+  }
+
+  @Override
+  public @Nullable Void of(Parked e) {
+    return change(e, call -> call.with(call.standing().parkedAt(e.parking(), e.ways())));
+  }
+
+  @Override
+  public @Nullable Void of(Failed e) {
+    Call.Failure failure = new Call.Failure(e.cause(), e.until());
+    return change(e, call -> call.failing(failure, e.missedBy()));
+  }
+
+  @Override
+  public @Nullable Void of(DigitsSent e) {
+    return null; // the call stays as it is; its record keeps them
+  }
+
+  @Override
+  public @Nullable Void of(ConnectionCleared e) {
+    return change(e, call -> call.without(call.leg(e.leg())));
+  }
+
+  @Override
+  public @Nullable Void of(CallCleared e) {
+    Call over = state.call(e.call());
+    state.remove(over);
+    if (over.callBack() != null) {
+      state.change(over.callBack(), CallBack::waitOn);
+    }
+    return null;
+  }
+
+  /** Takes a party out of the other call and into this one. */
+  @Override
+  public @Nullable Void of(Merged e) {
+    Call other = state.call(e.other());
+    Connection moved = other.leg(e.otherLeg());
+    state.put(other.without(moved));
+    return change(
+        e,
+        call -> {
+          Call both = call.plus(moved.as(e.leg()).on(moved.line(), e.by()));
+          if (!moved.answered()) {
+            return both.with(both.standing().sendingAfterAnswer(other.afterAnswer()));
+          }
+          if (both.answered() == null) {
+            both = both.with(both.standing().answeredAt(e.at()));
+          }
+          boolean begins = e.stays() && both.conference() && both.starter() == null;
+          return begins ? both.with(both.standing().startedBy(e.by())) : both;
+        });
+  }
+
+  // --- call backs -------------------------------------------------------------------------------
+
+  @Override
+  public @Nullable Void of(CallBackRequested e) {
+    state.add(new CallBack(e.call(), e.by(), e.on(), e.until(), !e.afterUse(), 0, false));
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(CallBackArmed e) {
+    state.change(e.call(), CallBack::arm);
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(CallBackRings e) {
+    state.change(e.request(), CallBack::begin);
+    Call.Purpose purpose = new Call.Purpose(null, null, e.request());
+    Connection.Phase alerting = new Connection.Phase(ConnectionState.ALERTING, e.at(), e.until());
+    return begins(
+        e,
+        new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), purpose),
+        Connection.begun(e.leg(), e.caller(), null, alerting),
+        "");
+  }
+
+  @Override
+  public @Nullable Void of(CallBackAnswered e) {
+    return connection(e, e.leg(), c -> c.establishedOn(e.device(), e.at()));
+  }
+
+  @Override
+  public @Nullable Void of(CallBackCleared e) {
+    state.removeCallBack(e.call());
+    return null;
+  }
+
+  // --- devices ----------------------------------------------------------------------------------
+
+  @Override
+  public @Nullable Void of(DeviceCame e) {
+    state.came(new Device(e.device(), e.person(), e.kind(), e.attended()));
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(DeviceWent e) {
+    DeviceId gone = e.device();
+    state.went(e.person(), gone);
+    return null;
+  }
+}

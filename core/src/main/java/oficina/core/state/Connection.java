@@ -1,0 +1,153 @@
+package oficina.core.state;
+
+import java.time.Instant;
+import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
+import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One party's connection to a call (ECMA-269).
+ *
+ * @param leg number of the connection within its call, never used twice
+ * @param device the device that placed or answered it; null while it rings and for outsiders
+ * @param phase what it is in now
+ * @param arrival how it came to this party
+ * @param marks what the party has made of it
+ */
+public record Connection(
+    int leg, Party party, @Nullable DeviceId device, Phase phase, Arrival arrival, Marks marks) {
+
+  /**
+   * What a connection is in.
+   *
+   * @param since when it began
+   * @param due when ringing gives up or a reminder is wanted; null when nothing is pending
+   */
+  public record Phase(ConnectionState state, Instant since, @Nullable Instant due) {}
+
+  /**
+   * How a call came to somebody.
+   *
+   * @param line the line on which it rings or was answered; null for the calling side
+   * @param sentBy the employee who sent the call here; null when nobody did
+   */
+  public record Arrival(@Nullable Party line, @Nullable PersonId sentBy) {
+    static final Arrival NONE = new Arrival(null, null);
+  }
+
+  /**
+   * @param silenced whether its ringing has been silenced
+   * @param muted whether this party is heard by nobody
+   * @param reminded whether the party has been reminded that it holds somebody
+   * @param lostAt when the connection is given up because nobody is at this end; null while
+   *     somebody is
+   */
+  public record Marks(boolean silenced, boolean muted, boolean reminded, @Nullable Instant lostAt) {
+    static final Marks NONE = new Marks(false, false, false, null);
+  }
+
+  static Connection begun(int leg, Party party, @Nullable DeviceId device, Phase phase) {
+    return new Connection(leg, party, device, phase, Arrival.NONE, Marks.NONE);
+  }
+
+  public ConnectionState state() {
+    return phase.state();
+  }
+
+  public Instant since() {
+    return phase.since();
+  }
+
+  public @Nullable Instant due() {
+    return phase.due();
+  }
+
+  public @Nullable Party line() {
+    return arrival.line();
+  }
+
+  public @Nullable PersonId sentBy() {
+    return arrival.sentBy();
+  }
+
+  public boolean silenced() {
+    return marks.silenced();
+  }
+
+  public boolean muted() {
+    return marks.muted();
+  }
+
+  public boolean reminded() {
+    return marks.reminded();
+  }
+
+  public @Nullable Instant lostAt() {
+    return marks.lostAt();
+  }
+
+  /** Whether somebody is at this end to speak and hear. */
+  public boolean attended() {
+    return lostAt() == null;
+  }
+
+  /** When something of it is due: a ringing gives up, a reminder is wanted, it is given up. */
+  public @Nullable Instant nextDue() {
+    return due() == null || (lostAt() != null && lostAt().isBefore(due())) ? lostAt() : due();
+  }
+
+  Connection unattended(@Nullable Instant lostAt) {
+    return with(new Marks(silenced(), muted(), reminded(), lostAt));
+  }
+
+  Connection on(@Nullable Party line, @Nullable PersonId sender) {
+    return new Connection(leg, party, device, phase, new Arrival(line, sender), marks);
+  }
+
+  Connection to(ConnectionState next, Instant at, @Nullable Instant due) {
+    Marks kept = new Marks(false, muted(), false, lostAt());
+    return new Connection(leg, party, device, new Phase(next, at, due), arrival, kept);
+  }
+
+  Connection establishedOn(@Nullable DeviceId by, Instant at) {
+    Phase connected = new Phase(ConnectionState.CONNECTED, at, null);
+    return new Connection(leg, party, by, connected, arrival, Marks.NONE);
+  }
+
+  Connection quiet() {
+    return with(new Marks(true, muted(), reminded(), lostAt()));
+  }
+
+  Connection muted(boolean on) {
+    return with(new Marks(silenced(), on, reminded(), lostAt()));
+  }
+
+  Connection afterReminder() {
+    Phase undisturbed = new Phase(state(), since(), null);
+    Marks reminded = new Marks(silenced(), muted(), true, lostAt());
+    return new Connection(leg, party, device, undisturbed, arrival, reminded);
+  }
+
+  Connection movedTo(DeviceId other) {
+    return new Connection(leg, party, other, phase, arrival, marks);
+  }
+
+  Connection as(int otherLeg) {
+    return new Connection(otherLeg, party, device, phase, arrival, marks);
+  }
+
+  private Connection with(Marks now) {
+    return new Connection(leg, party, device, phase, arrival, now);
+  }
+
+  /** Whether it rings here. */
+  public boolean rings() {
+    return state() == ConnectionState.ALERTING;
+  }
+
+  /** Whether this party has placed or answered the call and not left it. */
+  public boolean answered() {
+    return state() == ConnectionState.CONNECTED || state() == ConnectionState.HOLD;
+  }
+}

@@ -1,0 +1,136 @@
+package oficina.core.state;
+
+/**
+ * For whoever does something at a few kinds of events only: all others lead to one answer, which
+ * has to be given.
+ */
+public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
+
+  /** The answer to every event for which there is no other. */
+  R otherwise(ExchangeEvent event);
+
+  @Override
+  default R of(ExchangeEvent.Originated event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.NetworkReached event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Delivered event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Silenced event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Established event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Held event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Retrieved event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.HoldReminded event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Muted event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Unattended event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Moved event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Parked event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.SentOn event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Merged event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.DigitsSent event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Failed event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.CallBackRequested event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.CallBackArmed event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.CallBackRings event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.CallBackAnswered event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.CallBackCleared event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.ConnectionCleared event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.CallCleared event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.DeviceCame event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.DeviceWent event) {
+    return otherwise(event);
+  }
+}

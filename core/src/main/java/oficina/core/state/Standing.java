@@ -1,0 +1,78 @@
+package oficina.core.state;
+
+import java.time.Instant;
+import java.util.List;
+import oficina.core.people.PersonId;
+import oficina.core.routing.Way;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a call stands as a whole, whoever is in it.
+ *
+ * @param answered when somebody first answered it; null before
+ * @param failure why it cannot be completed; null otherwise
+ * @param onItsWay where it is going
+ * @param parked where it waits; null when it does not
+ * @param takenFrom the slot it waited in last; null when it never did
+ * @param starter who brought more than two parties together and may order the conference; null in a
+ *     call of two
+ * @param afterAnswer digits to send when the outside party answers; empty when there are none
+ */
+public record Standing(
+    @Nullable Instant answered,
+    Call.@Nullable Failure failure,
+    OnItsWay onItsWay,
+    Call.@Nullable Parking parked,
+    @Nullable String takenFrom,
+    @Nullable PersonId starter,
+    String afterAnswer) {
+
+  /**
+   * Where a call is going that nobody has answered since it set out.
+   *
+   * @param sent where it has been sent; null when nobody sent it
+   * @param ways what remains for when nobody takes it there
+   * @param sendings how often it has been sent on since somebody answered it
+   */
+  public record OnItsWay(Call.@Nullable Sent sent, List<Way> ways, int sendings) {
+    static final OnItsWay NOT = new OnItsWay(null, List.of(), 0);
+
+    public OnItsWay {
+      ways = List.copyOf(ways);
+    }
+  }
+
+  static Standing atFirst(String afterAnswer) {
+    return new Standing(null, null, OnItsWay.NOT, null, null, null, afterAnswer);
+  }
+
+  /** Somebody answered: for the first time, or after it was sent on or parked. */
+  Standing answeredAt(Instant at) {
+    Instant first = answered == null ? at : answered;
+    String slot = parked == null ? takenFrom : parked.slot();
+    return new Standing(first, failure, OnItsWay.NOT, null, slot, starter, afterAnswer);
+  }
+
+  Standing failing(Call.Failure why) {
+    return new Standing(answered, why, OnItsWay.NOT, null, takenFrom, starter, afterAnswer);
+  }
+
+  Standing sentOn(Call.Sent where, List<Way> ways) {
+    OnItsWay now = new OnItsWay(where, ways, onItsWay.sendings() + 1);
+    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
+  }
+
+  /** It waits in a slot, and rings nowhere. */
+  Standing parkedAt(Call.Parking where, List<Way> ways) {
+    OnItsWay waiting = new OnItsWay(null, ways, 0);
+    return new Standing(answered, failure, waiting, where, takenFrom, starter, afterAnswer);
+  }
+
+  Standing startedBy(@Nullable PersonId person) {
+    return new Standing(answered, failure, onItsWay, parked, takenFrom, person, afterAnswer);
+  }
+
+  Standing sendingAfterAnswer(String digits) {
+    return new Standing(answered, failure, onItsWay, parked, takenFrom, starter, digits);
+  }
+}

@@ -1,0 +1,64 @@
+package oficina.core.state;
+
+import static oficina.core.TestOffice.TOMASZ;
+import static oficina.core.TestOffice.ZOE;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Scene;
+import oficina.core.state.Lamp.Light;
+import org.junit.jupiter.api.Test;
+
+/** What everybody sees of somebody, from their devices and calls alone. */
+class LampTest {
+  private static final DeviceId DESK = new DeviceId("desk");
+  private final Scene scene = new Scene();
+
+  private Light zoe() {
+    return Lamp.of(ZOE, scene.exchange.state()).light();
+  }
+
+  private void telephone(boolean attended) {
+    scene.run(new Command.DeviceComes(ZOE, DESK, Device.Kind.TELEPHONE, attended));
+  }
+
+  @Test
+  void without_calls_it_follows_the_devices() {
+    assertThat(zoe()).isEqualTo(Light.FREE);
+    scene.goes(ZOE);
+    assertThat(zoe()).isEqualTo(Light.OFF);
+    telephone(false);
+    assertThat(zoe()).as("rings, and nobody is at it").isEqualTo(Light.AWAY);
+    telephone(true);
+    assertThat(zoe()).isEqualTo(Light.FREE);
+    assertThat(scene.exchange.state().devices(ZOE)).as("the same one").hasSize(1);
+  }
+
+  @Test
+  void a_call_in_progress_counts_more_than_one_that_rings() {
+    CallId first = scene.call(TOMASZ, "222");
+    assertThat(zoe()).isEqualTo(Light.RINGING);
+    scene.answer(first, ZOE);
+    scene.wait(10);
+    scene.arrive(null, "+441914980222");
+    Lamp lamp = Lamp.of(ZOE, scene.exchange.state());
+    assertThat(lamp.light()).isEqualTo(Light.ON_CALL);
+    assertThat(lamp.since()).isEqualTo(scene.state(first).answered());
+  }
+
+  @Test
+  void whoever_comes_twice_is_there_once_and_whoever_has_left_is_gone() {
+    int events = scene.events.size();
+    scene.comes(ZOE);
+    assertThat(scene.events).as("nothing has changed").hasSize(events);
+    telephone(true);
+    CallId call = scene.call(TOMASZ, "222");
+    scene.answer(call, ZOE);
+    scene.run(new Command.Leave(ZOE));
+    assertThat(scene.exchange.state().devices(ZOE)).isEmpty();
+    assertThat(scene.state(call)).isNull();
+    assertThat(zoe()).isEqualTo(Light.OFF);
+  }
+}
