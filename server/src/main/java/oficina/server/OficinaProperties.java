@@ -7,8 +7,11 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * How this installation runs.
  *
  * @param standIns whether simulated colleagues and a simulated outside network take part
+ * @param demo whether an empty database begins with the demo office
  * @param callers whether simulated subscribers call in by themselves from the start
  */
 @ConfigurationProperties("oficina")
 public record OficinaProperties(
-    @DefaultValue("true") boolean standIns, @DefaultValue("false") boolean callers) {}
+    @DefaultValue("true") boolean standIns,
+    @DefaultValue("false") boolean demo,
+    @DefaultValue("false") boolean callers) {}

@@ -1,5 +1,6 @@
 package oficina.server.api;
 
+import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
@@ -7,6 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import oficina.server.push.NoticeView;
+import oficina.server.push.Push;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,35 +28,58 @@ class ApiDescription {
               .description(
                   "Sign in at /api/session, then send its cookies; requests that change something"
                       + " repeat the cookie XSRF-TOKEN in the header X-XSRF-TOKEN. Problems are"
-                      + " RFC 9457 documents with a code and a sentence."));
+                      + " RFC 9457 documents with a code and what it speaks of. The WebSocket /api/push tells"
+                      + " what changes, as Push: of each topic the data that its description names."));
       api.setServers(List.of());
+      describePushes(api);
       requireWhatIsAlwaysThere(api);
     };
+  }
+
+  /** What only the WebSocket sends is described with the rest. */
+  private static void describePushes(OpenAPI api) {
+    for (Class<?> type :
+        List.of(
+            Push.class,
+            Push.MyCalls.class,
+            Push.Board.class,
+            Push.Service.class,
+            NoticeView.class)) {
+      ModelConverters.getInstance().readAll(type).forEach(api.getComponents()::addSchemas);
+    }
   }
 
   /** What is not marked as possibly absent is always there. */
   private static void requireWhatIsAlwaysThere(OpenAPI api) {
     Map<String, Schema> schemas = new TreeMap<>(api.getComponents().getSchemas());
     api.getComponents().setSchemas(schemas);
+    // Which are required first, for all: schemas share those of their properties.
+    for (Schema<?> schema : schemas.values()) {
+      if (schema.getProperties() != null) {
+        List<String> required = new ArrayList<>();
+        schema
+            .getProperties()
+            .forEach(
+                (name, property) -> {
+                  if (!Boolean.TRUE.equals(property.getNullable())) {
+                    required.add(name);
+                  }
+                });
+        schema.setRequired(required);
+      }
+    }
     for (Schema<?> schema : schemas.values()) {
       schema.setNullable(null); // only a use of it can be absent
-      if (schema.getProperties() == null) {
-        continue;
+      if (schema.getProperties() != null) {
+        schema.getProperties().values().forEach(ApiDescription::forgetNullable);
       }
-      List<String> required = new ArrayList<>();
-      schema
-          .getProperties()
-          .forEach(
-              (name, property) -> {
-                if (!Boolean.TRUE.equals(property.getNullable())) {
-                  required.add(name);
-                }
-                property.setNullable(null);
-                if (property.getItems() != null) {
-                  property.getItems().setNullable(null);
-                }
-              });
-      schema.setRequired(required);
+    }
+  }
+
+  private static void forgetNullable(Schema<?> property) {
+    property.setNullable(null);
+    if (property.getItems() != null) {
+      property.getItems().setNullable(null);
     }
   }
 }

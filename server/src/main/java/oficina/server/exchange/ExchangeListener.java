@@ -1,16 +1,27 @@
 package oficina.server.exchange;
 
-import oficina.core.exchange.Call;
-import oficina.core.exchange.ExchangeEvent;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import org.jspecify.annotations.Nullable;
 
-/** Told of every event on the exchange's own thread, in order; must not wait for anything. */
+/**
+ * Told of every event on the exchange's own thread, in order, once it is durable or the database is
+ * known to be away; must not wait for anything.
+ */
 public interface ExchangeListener {
 
   /**
-   * @param after the call as it is now; null when the event ended it
+   * Told at once, before the event is durable: for keeping track of where things are, and for
+   * nothing that anybody outside could notice.
    */
-  void happened(ExchangeEvent event, Call after);
+  default void applied(ExchangeEvent event) {}
 
-  /** A call that was in progress when the server stopped goes on. */
-  default void takenUp(Call call) {}
+  /**
+   * @param after the call as it was after the event; null when the event ended it or concerns none
+   */
+  void happened(ExchangeEvent event, @Nullable Call after);
+
+  /** The exchange has been taken up again, with whatever was there when the server stopped. */
+  default void takenUp(ExchangeState state) {}
 }

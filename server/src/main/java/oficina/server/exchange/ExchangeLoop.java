@@ -3,33 +3,30 @@ package oficina.server.exchange;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.PriorityQueue;
-import java.util.Set;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
-import oficina.core.call.CallId;
-import oficina.core.exchange.Call;
-import oficina.core.exchange.CallBack;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
-import oficina.core.exchange.ExchangeEvent;
 import oficina.core.history.CallRecords;
-import oficina.core.history.Part;
-import oficina.core.notices.Notice;
-import oficina.core.notices.Notices;
-import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
+import oficina.core.office.Office;
+import oficina.core.people.Person;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import oficina.server.desk.DeskFeed;
+import oficina.server.desk.DeskViews;
+import oficina.server.journal.Batch;
+import oficina.server.journal.JournalStore;
+import oficina.server.journal.JournalWriter;
 import oficina.server.office.OfficeData;
-import oficina.server.people.Presence;
 import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -46,42 +43,55 @@ public class ExchangeLoop implements SmartLifecycle {
 
   private record Later(Instant at, long order, Runnable action) {}
 
+  /** Something to be done once everything is done that was due before it was asked for. */
+  private record Posted(Instant at, Runnable action) {}
+
   private final MovableClock clock;
   private final JournalStore journal;
   private final JournalWriter writer;
   private final Exchange exchange;
+  private final OfficeData office;
   private final CallRecords records = new CallRecords();
-  private final DeskViews views;
+  private final Deriving deriving;
+  private final DeskFeed feed;
   private final List<ExchangeListener> listeners = new ArrayList<>();
 
-  private final BlockingQueue<Runnable> inbox = new LinkedBlockingQueue<>();
+  private final BlockingQueue<Posted> inbox = new LinkedBlockingQueue<>();
   private final PriorityQueue<Later> agenda =
       new PriorityQueue<>(Comparator.comparing(Later::at).thenComparing(Later::order));
   private long order;
   private Instant now = Instant.MIN;
   private long seq;
-  private volatile Thread thread;
+  private volatile @Nullable Thread thread;
 
   ExchangeLoop(
       MovableClock clock,
       JournalStore journal,
       JournalWriter writer,
       OfficeData office,
-      Presence presence,
-      DeskViews views) {
+      DeskViews views,
+      DeskFeed feed) {
     this.clock = clock;
     this.journal = journal;
     this.writer = writer;
-    this.views = views;
-    this.exchange =
-        new Exchange(office.settings(), new Office(office.directory(), presence::reachable));
-    clock.onMove(() -> inbox.add(() -> {}));
-    office.onChange(
-        () ->
-            inbox.add(
-                () ->
-                    exchange.office(
-                        office.settings(), new Office(office.directory(), presence::reachable))));
+    this.office = office;
+    this.feed = feed;
+    this.exchange = new Exchange(office.now());
+    this.deriving = new Deriving(exchange, records, views, feed);
+    clock.onMove(() -> post(() -> {}));
+    office.onChange((before, after) -> post(() -> changed(before, after)));
+  }
+
+  /** People have come or gone, or something is set otherwise: every desk is drawn anew. */
+  private void changed(Office before, Office after) {
+    exchange.office(after);
+    for (Person person : before.directory().people()) {
+      if (after.directory().person(person.id()).isEmpty()) {
+        run(new Command.Leave(person.id()));
+        writer.add(Batch.onlyShown(() -> feed.forget(person.id())));
+      }
+    }
+    writer.add(Batch.onlyShown(deriving.everything()));
   }
 
   /** Must be called before the loop starts. */
@@ -96,14 +106,14 @@ public class ExchangeLoop implements SmartLifecycle {
    */
   public CompletableFuture<Decision> submit(Command command) {
     CompletableFuture<Decision> answer = new CompletableFuture<>();
-    inbox.add(() -> carryOut(command, answer));
+    post(() -> carryOut(command, answer));
     return answer;
   }
 
   /** Has something done on the exchange's thread, between two commands. */
   public <T> CompletableFuture<T> ask(Supplier<T> question) {
     CompletableFuture<T> answer = new CompletableFuture<>();
-    inbox.add(
+    post(
         () -> {
           try {
             answer.complete(question.get());
@@ -112,6 +122,23 @@ public class ExchangeLoop implements SmartLifecycle {
           }
         });
     return answer;
+  }
+
+  /**
+   * Completed once everything that has happened so far is durable and everybody has been told. Only
+   * from the exchange's thread.
+   */
+  public CompletableFuture<Void> settled() {
+    CompletableFuture<Void> settled = new CompletableFuture<>();
+    Batch.Derived nothing = new Batch.Derived(List.of(), () -> {});
+    Runnable written = () -> post(() -> settled.complete(null));
+    writer.add(new Batch(List.of(), CompletableFuture.completedFuture(nothing), written));
+    return settled;
+  }
+
+  /** Has something done on the exchange's thread, nobody waiting for it. */
+  public void post(Runnable action) {
+    inbox.add(new Posted(clock.instant(), action));
   }
 
   /** Has something done on the exchange's thread after a delay. Only from that thread. */
@@ -129,60 +156,71 @@ public class ExchangeLoop implements SmartLifecycle {
     return now;
   }
 
-  /** The call in progress, or null. Only from its thread. */
-  public Call call(CallId id) {
-    return exchange.state().call(id);
-  }
-
-  /** Has this person's lamp shown anew, their presence having changed. */
-  public void presenceChanged(PersonId person) {
-    inbox.add(
-        () -> {
-          writer.add(Batch.ofDesks(views.of(Set.of(person), exchange.state(), records), null));
-          run(new Command.Tick()); // somebody may have waited for them
-        });
+  /** How things are at the exchange. Only from its thread, and not to be kept. */
+  public ExchangeState state() {
+    return exchange.state();
   }
 
   @Override
   public void start() {
     seq = journal.lastSeq();
-    Set<PersonId> inCalls = new LinkedHashSet<>();
     for (ExchangeEvent event : journal.unended()) {
-      exchange.apply(event);
-      Call after = exchange.state().call(event.call());
-      records.follow(event, after);
-      now = event.at();
-      if (after != null) {
-        inCalls.addAll(after.employees());
-      }
+      takeUp(event);
     }
-    views.start(exchange.state(), records);
+    writer.left(seq).forEach(this::takeUpUnwritten);
+    deriving.everything().run();
     moveTo(clock.instant());
-    exchange.state().calls().stream()
-        .sorted(Comparator.comparing(Call::id))
-        .forEach(call -> listeners.forEach(listener -> listener.takenUp(call)));
     writer.start();
+    post(() -> listeners.forEach(each -> guarded("take up", () -> each.takenUp(exchange.state()))));
     Thread loop = new Thread(this::loop, "exchange");
     thread = loop;
     loop.start();
-    if (!inCalls.isEmpty()) {
-      LOG.info("Taken up again: calls of {} people", inCalls.size());
+    if (!exchange.state().calls().isEmpty()) {
+      LOG.info("Taken up again: {} calls", exchange.state().calls().size());
+    }
+  }
+
+  /** What an earlier run had to leave unwritten leads to the same history now. */
+  private void takeUpUnwritten(Batch.Entry entry) {
+    CallRecords.Entries entries = takeUp(entry.event());
+    seq = entry.seq();
+    Batch.Derived derived =
+        new Batch.Derived(entries == null ? List.of() : List.of(entries), () -> {});
+    writer.add(new Batch(List.of(entry), CompletableFuture.completedFuture(derived), () -> {}));
+  }
+
+  /** An event that can no longer be applied is told, and keeps no other call from going on. */
+  private CallRecords.@Nullable Entries takeUp(ExchangeEvent event) {
+    now = event.at();
+    try {
+      exchange.apply(event);
+      return records.follow(event, exchange.state()::call);
+    } catch (RuntimeException e) {
+      LOG.error("The exchange could not take up {}", event, e);
+      return null;
+    }
+  }
+
+  private static void guarded(String what, Runnable action) {
+    try {
+      action.run();
+    } catch (RuntimeException e) {
+      LOG.error("The exchange could not {}", what, e);
     }
   }
 
   private void loop() {
     while (thread == Thread.currentThread()) {
       try {
-        Runnable first = inbox.poll(untilNext(), TimeUnit.MILLISECONDS);
-        catchUp();
-        for (Runnable next = first; next != null; next = inbox.poll()) {
-          next.run();
+        Posted next = inbox.poll(untilNext(), TimeUnit.MILLISECONDS);
+        Instant until = next == null ? clock.instant() : next.at();
+        guarded("do what is due", () -> catchUp(until));
+        if (next != null) {
+          guarded("do something", next.action());
         }
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
         return;
-      } catch (RuntimeException e) {
-        LOG.error("The exchange could not do something", e);
       }
     }
   }
@@ -199,9 +237,8 @@ public class ExchangeLoop implements SmartLifecycle {
     return Math.max(0, Math.min(60_000, Duration.between(clock.instant(), next).toMillis() + 1));
   }
 
-  /** Does everything that is due by now, each thing at its own time. */
-  private void catchUp() {
-    Instant present = clock.instant();
+  /** Does everything that is due by then, each thing at its own time. */
+  private void catchUp(Instant present) {
     while (true) {
       Instant timer = exchange.nextDue();
       Later later = agenda.peek();
@@ -241,56 +278,42 @@ public class ExchangeLoop implements SmartLifecycle {
     }
   }
 
+  /** Queued for the journal first: whatever goes wrong afterwards, the events are kept. */
   private void happen(Decision.Accepted accepted, CompletableFuture<Decision> answer) {
-    List<JournalStore.Entry> entries = new ArrayList<>(accepted.events().size());
-    List<Part> parts = new ArrayList<>();
+    List<Batch.Entry> entries = new ArrayList<>(accepted.events().size());
+    accepted.events().forEach(event -> entries.add(new Batch.Entry(++seq, event)));
     List<Told> told = new ArrayList<>();
-    Set<PersonId> touched = new LinkedHashSet<>();
-    List<Notice> notices = new ArrayList<>();
-    boolean shelf = false;
-    for (ExchangeEvent event : accepted.events()) {
-      Call before = exchange.state().call(event.call());
-      notices.addAll(Notices.of(event, exchange.state()));
-      touched.addAll(wishers());
-      exchange.apply(event);
-      touched.addAll(wishers());
-      Call after = exchange.state().call(event.call());
-      parts.addAll(records.follow(event, after));
-      entries.add(new JournalStore.Entry(++seq, event));
-      told.add(new Told(event, after));
-      for (Call each : Arrays.asList(before, after)) {
-        if (each != null) {
-          touched.addAll(each.employees());
-          shelf |= each.parked() != null;
-        }
-      }
-    }
-    parts.forEach(part -> touched.add(part.person()));
-    writer.add(
-        new Batch(
-            entries,
-            parts,
-            views.of(touched, exchange.state(), records),
-            shelf ? views.shelf(exchange.state()) : null,
-            notices,
-            () -> answer.complete(accepted)));
-    for (Told each : told) {
-      listeners.forEach(listener -> listener.happened(each.event(), each.after()));
+    CompletableFuture<Batch.Derived> derived = new CompletableFuture<>();
+    Runnable written =
+        () -> {
+          answer.complete(accepted);
+          post(() -> told.forEach(this::tell));
+        };
+    writer.add(new Batch(entries, derived, written));
+    try {
+      derived.complete(deriving.from(accepted.events(), this::applied, told));
+    } finally {
+      derived.complete(new Batch.Derived(List.of(), () -> {})); // nothing more, if it has failed
     }
   }
 
-  /** Who waits for a colleague to become free; few at any time. */
-  private List<PersonId> wishers() {
-    return exchange.state().callBacks().stream().map(CallBack::by).toList();
+  private void applied(ExchangeEvent event) {
+    listeners.forEach(each -> guarded("follow " + event, () -> each.applied(event)));
   }
 
-  private record Told(ExchangeEvent event, Call after) {}
+  private void tell(Told happened) {
+    listeners.forEach(
+        listener ->
+            guarded(
+                "tell of " + happened.event(),
+                () -> listener.happened(happened.event(), happened.after())));
+  }
 
   @Override
   public void stop() {
     Thread loop = thread;
     thread = null;
-    inbox.add(() -> {});
+    post(() -> {});
     try {
       loop.join(5_000);
     } catch (InterruptedException e) {

@@ -3,8 +3,11 @@ package oficina.server.history;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.people.PersonId;
@@ -12,6 +15,7 @@ import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,6 +31,9 @@ class HistoryController {
   private static final int PAGE = 50;
   private static final int LONGEST_TEXT = 100;
 
+  /** An instant of the years that the database knows, and an identity. */
+  private static final Pattern CURSOR = Pattern.compile("([12][0-9]{3}-[^_]{1,40})_([0-9]{1,18})");
+
   private final HistoryStore history;
   private final Parties parties;
 
@@ -40,6 +47,7 @@ class HistoryController {
    *
    * @param line the group whose number it came in on
    * @param rang milliseconds it rang, here or at the other end
+   * @param missed whether somebody wanted the person and did not get them
    * @param answeredBy the colleague who took it
    * @param endedBy who hung up; absent when nobody spoke
    */
@@ -54,6 +62,7 @@ class HistoryController {
       long talked,
       long held,
       Part.Result result,
+      boolean missed,
       @Schema(nullable = true) String answeredBy,
       @Schema(nullable = true) EndedBy endedBy,
       List<SegmentView> course) {}
@@ -63,7 +72,10 @@ class HistoryController {
     @JsonProperty("me")
     ME,
     @JsonProperty("other")
-    OTHER
+    OTHER,
+    /** Nobody: one end was lost. */
+    @JsonProperty("lost")
+    LOST
   }
 
   /**
@@ -112,12 +124,16 @@ class HistoryController {
     if (text.isEmpty()) {
       return null;
     }
+    Matcher parts = CURSOR.matcher(text);
     try {
-      String[] parts = text.split("_");
-      return new HistoryStore.Cursor(Instant.parse(parts[0]), Long.parseLong(parts[1]));
-    } catch (RuntimeException e) {
-      throw new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD");
+      if (parts.matches()) {
+        return new HistoryStore.Cursor(
+            Instant.parse(parts.group(1)), Long.parseLong(parts.group(2)));
+      }
+    } catch (DateTimeParseException | NumberFormatException e) {
+      // refused below
     }
+    throw new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD");
   }
 
   private HistoryEntry view(HistoryStore.Stored stored, PersonId viewer) {
@@ -126,21 +142,23 @@ class HistoryController {
         stored.id(),
         part.direction(),
         parties.view(part.other()),
-        part.line() instanceof Party.Members ? parties.name(part.line()) : null,
+        parties.groupLine(part.line()),
         part.began(),
         part.ended(),
         part.rang().toMillis(),
         part.talked().toMillis(),
         part.held().toMillis(),
         part.result(),
+        part.result().missed(),
         part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
-        endedBy(part, viewer),
-        part.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
+        endedBy(stored, viewer),
+        stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
   }
 
-  private static EndedBy endedBy(Part part, PersonId viewer) {
+  private static @Nullable EndedBy endedBy(HistoryStore.Stored stored, PersonId viewer) {
+    Part part = stored.part();
     if (part.endedBy() == null) {
-      return null;
+      return part.lost(stored.course()) ? EndedBy.LOST : null;
     }
     return viewer.equals(part.endedBy().employee()) ? EndedBy.ME : EndedBy.OTHER;
   }

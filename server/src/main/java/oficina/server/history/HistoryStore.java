@@ -5,21 +5,29 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.StringJoiner;
 import oficina.core.call.Party;
+import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
+import oficina.core.history.Segment;
+import oficina.core.history.ToReturn;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
-import oficina.server.json.EventJson;
+import oficina.server.database.JournalDatabase;
+import oficina.server.json.CoreJson;
 import oficina.server.people.Parties;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import tools.jackson.core.type.TypeReference;
 
 /** History entries in the database. Every query is one person's own. */
 @Repository
@@ -29,20 +37,26 @@ public class HistoryStore {
   private final JdbcTemplate batch;
   private final JdbcClient jdbc;
   private final Parties parties;
+  private final ToReturnStore toReturn;
 
-  HistoryStore(JdbcTemplate batch, JdbcClient jdbc, Parties parties) {
-    this.batch = batch;
+  HistoryStore(JournalDatabase journal, JdbcClient jdbc, Parties parties, ToReturnStore toReturn) {
+    this.batch = journal.jdbc();
     this.jdbc = jdbc;
     this.parties = parties;
+    this.toReturn = toReturn;
   }
 
-  /** An entry with its place in the order. */
-  record Stored(long id, Part part) {}
+  /**
+   * An entry with its place in the order.
+   *
+   * @param course of the whole call, as it is known by now
+   */
+  record Stored(long id, Part part, List<Segment> course) {}
 
   /** Which entries are wanted. */
   enum Filter {
     ALL("true"),
-    MISSED("result like 'MISSED%'"),
+    MISSED("missed"),
     RECEIVED("direction = 'RECEIVED'"),
     PLACED("direction = 'PLACED'");
 
@@ -53,29 +67,68 @@ public class HistoryStore {
     }
   }
 
+  private static final TypeReference<List<Segment>> COURSE = new TypeReference<>() {};
+
   private static final RowMapper<Stored> STORED =
       (row, n) ->
           new Stored(
-              row.getLong("id"), EventJson.json().readValue(row.getString("body"), Part.class));
+              row.getLong("id"),
+              CoreJson.JSON.readValue(row.getString("body"), Part.class),
+              CoreJson.JSON.readValue(row.getString("course"), COURSE));
+
+  private static final String SELECT =
+      """
+      select h.id, h.body, coalesce(c.body, '[]') as course
+      from history h left join call_course c on c.call_id = h.call_id
+      """;
 
   /** Writes entries, each in the place of an earlier one of the same call and person. */
-  public void write(List<Part> entries) {
-    for (int from = 0; from < entries.size(); from += AT_ONCE) {
-      writeAtOnce(entries.subList(from, Math.min(entries.size(), from + AT_ONCE)));
+  public void write(List<CallRecords.Entries> derived) {
+    if (derived.isEmpty()) {
+      return;
     }
+    // In a map: of several in one go the last holds.
+    Map<String, CallRecords.Entries> courses = new LinkedHashMap<>();
+    Map<String, Part> parts = new LinkedHashMap<>();
+    for (CallRecords.Entries entries : derived) {
+      courses.put(entries.call().value(), entries);
+      entries.parts().forEach(part -> parts.put(part.call() + "/" + part.person(), part));
+    }
+    List<CallRecords.Entries> calls = List.copyOf(courses.values());
+    for (int from = 0; from < calls.size(); from += AT_ONCE) {
+      writeCourses(calls.subList(from, Math.min(calls.size(), from + AT_ONCE)));
+    }
+    List<Part> all = List.copyOf(parts.values());
+    for (int from = 0; from < all.size(); from += AT_ONCE) {
+      writeAtOnce(all.subList(from, Math.min(all.size(), from + AT_ONCE)));
+    }
+    toReturn.follow(all);
+  }
+
+  private void writeCourses(List<CallRecords.Entries> calls) {
+    List<Object> values = new ArrayList<>();
+    for (CallRecords.Entries each : calls) {
+      values.add(each.call().value());
+      values.add(CoreJson.JSON.writeValueAsString(each.course()));
+    }
+    batch.update(
+        "insert into call_course (call_id, body) values "
+            + String.join(", ", Collections.nCopies(calls.size(), "(?, ?)"))
+            + " on duplicate key update body = values(body)",
+        values.toArray());
   }
 
   /**
    * One statement for all of them: the database takes them several times faster than one by one.
    */
   private void writeAtOnce(List<Part> entries) {
-    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
     List<Object> values = new ArrayList<>();
     entries.forEach(part -> values.addAll(values(part)));
     batch.update(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
-          talked_ms, held_ms, body, search, other_key, line_group, spoke)
+          talked_ms, held_ms, body, search, other_key, line_group, spoke, missed)
         values\s"""
             + String.join(", ", Collections.nCopies(entries.size(), row))
             + """
@@ -83,7 +136,7 @@ public class HistoryStore {
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
           body = values(body), search = values(search), other_key = values(other_key),
-          spoke = values(spoke)
+          spoke = values(spoke), missed = values(missed)
         """,
         values.toArray());
   }
@@ -99,11 +152,18 @@ public class HistoryStore {
         part.rang().toMillis(),
         part.talked().toMillis(),
         part.held().toMillis(),
-        EventJson.json().writeValueAsString(part),
+        CoreJson.JSON.writeValueAsString(part),
         search(part),
-        Objects.requireNonNullElse(Parties.key(part.other()), ""),
-        part.line() instanceof Party.Members line ? line.id().value() : 0L,
-        part.result() == Part.Result.ANSWERED);
+        Objects.requireNonNullElse(ToReturn.key(part.other()), ""),
+        lineGroup(part),
+        part.result() == Part.Result.ANSWERED,
+        part.result().missed());
+  }
+
+  /** The group on whose line it came in; 0 when on none. */
+  private static long lineGroup(Part part) {
+    GroupId group = part.line() == null ? null : part.line().group();
+    return group == null ? 0 : group.value();
   }
 
   /** Every word and number by which somebody may look for the entry. */
@@ -123,8 +183,9 @@ public class HistoryStore {
     if (number != null) {
       words.add(number).add(number.replaceAll("[^0-9+]", ""));
     }
-    if (party instanceof Party.Outside outside && outside.number() != null) {
-      words.add(outside.number().e164()).add(parties.place(party));
+    String dial = parties.dial(party);
+    if (dial != null) {
+      words.add(dial).add(parties.place(party));
     }
   }
 
@@ -134,13 +195,15 @@ public class HistoryStore {
    * @param text only entries that contain it; empty for all
    * @param before only entries older than this one; null for the first page
    */
-  List<Stored> page(PersonId person, Filter filter, String text, Cursor before, int limit) {
+  List<Stored> page(
+      PersonId person, Filter filter, String text, @Nullable Cursor before, int limit) {
     String sql =
-        "select id, body from history where person_id = :person and "
+        SELECT
+            + "where h.person_id = :person and "
             + filter.condition
             + (text.isEmpty() ? "" : " and search like :text")
-            + (before == null ? "" : " and (began, id) < (:began, :id) and began <= :began")
-            + " order by began desc, id desc limit :limit";
+            + (before == null ? "" : " and (h.began, h.id) < (:began, :id) and h.began <= :began")
+            + " order by h.began desc, h.id desc limit :limit";
     JdbcClient.StatementSpec query =
         jdbc.sql(sql).param("person", person.value()).param("limit", limit);
     if (!text.isEmpty()) {
@@ -162,50 +225,9 @@ public class HistoryStore {
     return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
   }
 
-  /** A missed call that nobody has returned: the latest of all from the same number. */
-  record ToCallBack(Part last, int times) {}
-
-  /**
-   * Missed calls that have not been returned, own ones and those of these groups, oldest first. A
-   * number leaves the list as soon as anybody in the office has spoken with it; a colleague as soon
-   * as the person themselves has, or the group that was called.
-   */
-  List<ToCallBack> toCallBack(PersonId person, List<GroupId> groups, Instant notBefore, int limit) {
-    return jdbc.sql(
-            """
-            select h.body, found.times from history h join (
-            select min(began) as first, count(distinct call_id) as times, max(id) as last
-            from history missed
-            where (person_id = :person or line_group in (:groups))
-              and result like 'MISSED%' and other_key <> '' and began >= :notBefore
-              and other_key <> :own
-              and not exists (
-                select 1 from history spoken
-                where spoken.other_key = missed.other_key and spoken.spoke
-                  and spoken.ended >= missed.began
-                  and (missed.other_key like '+%' or spoken.person_id = :person
-                    or (missed.line_group <> 0 and spoken.line_group = missed.line_group)))
-            group by other_key order by first limit :limit) found on found.last = h.id
-            order by found.first
-            """)
-        .param("person", person.value())
-        .param("own", "p" + person.value())
-        // An empty list is no SQL; no group has identity 0.
-        .param(
-            "groups", groups.isEmpty() ? List.of(0L) : groups.stream().map(GroupId::value).toList())
-        .param("notBefore", LocalDateTime.ofInstant(notBefore, ZoneOffset.UTC))
-        .param("limit", limit)
-        .query(
-            (row, n) ->
-                new ToCallBack(
-                    EventJson.json().readValue(row.getString("body"), Part.class),
-                    row.getInt("times")))
-        .list();
-  }
-
   /** One of this person's entries; empty when it is not theirs. */
   Optional<Stored> entry(PersonId person, long id) {
-    return jdbc.sql("select id, body from history where person_id = ? and id = ?")
+    return jdbc.sql(SELECT + "where h.person_id = ? and h.id = ?")
         .params(person.value(), id)
         .query(STORED)
         .optional();

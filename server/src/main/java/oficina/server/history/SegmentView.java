@@ -6,6 +6,7 @@ import java.util.List;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
 import oficina.server.people.Parties;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One piece of a call's cord.
@@ -19,7 +20,7 @@ public record SegmentView(
     List<String> who,
     boolean mine,
     Instant from,
-    @Schema(nullable = true) Instant to) {
+    @Schema(nullable = true) @Nullable Instant to) {
 
   /** The segment as this person sees it. */
   public static SegmentView of(Segment segment, PersonId viewer, Parties parties) {

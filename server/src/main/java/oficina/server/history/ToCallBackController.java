@@ -3,9 +3,11 @@ package oficina.server.history;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.Party;
-import oficina.core.history.Part;
+import oficina.core.history.ToReturn;
+import oficina.core.people.GroupId;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -23,14 +25,14 @@ class ToCallBackController {
   /** What nobody has returned for so long is not on anybody's list any more. */
   private static final Duration OLDEST = Duration.ofDays(14);
 
-  private final HistoryStore history;
+  private final ToReturnStore toReturn;
   private final OfficeData office;
   private final Parties parties;
   private final MovableClock clock;
 
   ToCallBackController(
-      HistoryStore history, OfficeData office, Parties parties, MovableClock clock) {
-    this.history = history;
+      ToReturnStore toReturn, OfficeData office, Parties parties, MovableClock clock) {
+    this.toReturn = toReturn;
     this.office = office;
     this.parties = parties;
     this.clock = clock;
@@ -49,20 +51,23 @@ class ToCallBackController {
   /** Whoever was missed, by oneself or on a line of a group one belongs to, oldest first. */
   @GetMapping("/api/to-call-back")
   List<ToCallBack> mine(@AuthenticationPrincipal Employee me) {
-    return history
-        .toCallBack(
-            me.id(), office.directory().groupsOf(me.id()), clock.instant().minus(OLDEST), MOST)
-        .stream()
-        .map(each -> view(each.last(), each.times()))
+    String own = ToReturn.listOf(me.id());
+    List<String> lists = new ArrayList<>(List.of(own));
+    for (GroupId group : office.directory().groupsOf(me.id())) {
+      lists.add(ToReturn.listOf(new Party.Members(group)));
+    }
+    return toReturn.waiting(own, lists, clock.instant().minus(OLDEST), MOST).stream()
+        .map(this::view)
         .toList();
   }
 
-  private ToCallBack view(Part last, int times) {
+  private ToCallBack view(ToReturnStore.Waiting waiting) {
+    Party line = ToReturn.partyOf(waiting.list());
     return new ToCallBack(
-        parties.view(last.other()),
-        times,
-        last.line() instanceof Party.Members ? parties.name(last.line()) : null,
-        last.began(),
-        last.rang().toMillis());
+        parties.view(ToReturn.partyOf(waiting.caller())),
+        waiting.times(),
+        line.group() == null ? null : parties.name(line),
+        waiting.began(),
+        waiting.rangMs());
   }
 }

@@ -1,6 +1,7 @@
 package oficina.server.office;
 
 import java.net.ConnectException;
+import java.sql.SQLTransientConnectionException;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.internal.exception.FlywaySqlException;
 import org.slf4j.Logger;
@@ -40,7 +41,8 @@ class DatabaseWait {
   /** Whether there was no connection at all, and not an error on one. */
   private static boolean isAway(FlywaySqlException e) {
     for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-      if (cause instanceof ConnectException) {
+      // Too slow to answer counts as away as well: the pool has given up waiting for a connection.
+      if (cause instanceof ConnectException || cause instanceof SQLTransientConnectionException) {
         return true;
       }
     }

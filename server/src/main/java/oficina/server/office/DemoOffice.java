@@ -9,13 +9,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import oficina.core.exchange.ParkSlot;
-import oficina.server.office.OfficeStore.NewPerson;
+import oficina.core.office.ParkSlot;
+import oficina.core.people.PersonId;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The invented office that a new database is filled with: Fennick Isles Ferries. */
 @Component
@@ -45,14 +44,12 @@ public class DemoOffice {
     }
   }
 
-  @Transactional
-  void addToEmptyDatabase() {
-    if (!store.isEmpty()) {
-      return;
-    }
+  /** Adds all of it to an empty database. */
+  void add() {
     store.set("office-name", "Fennick Isles Ferries");
     store.set("main-number", "+441914980100");
     store.set("region", "GB");
+    store.set("zone", "Europe/London");
     store.set("access-code", "9");
     store.set("outside-lines", "8");
     store.set("front-desk", "1");
@@ -61,30 +58,37 @@ public class DemoOffice {
       String label = Objects.requireNonNullElse(slot.get("label"), "");
       store.addParkSlot(++slots, new ParkSlot(slot.get("number"), label));
     }
-    Map<String, Long> teams = new HashMap<>();
-    int position = 0;
+    Map<String, Long> groups = new HashMap<>();
     for (CSVRecord team : read("teams.csv")) {
-      long id = ++position;
-      teams.put(team.get("name"), id);
-      store.addTeam(id, team.get("name"), position, team.get("extension"), team.get("number"));
+      long id = store.teamNamed(team.get("name"));
+      if (team.get("extension") != null) {
+        groups.put(team.get("name"), id);
+        store.addGroup(id, team.get("name"), team.get("extension"), team.get("number"));
+      }
     }
     String hash = passwords.encode(PASSWORD); // slow on purpose, so once for all of them
-    long id = 0;
+    int position = 0;
     for (CSVRecord person : read("people.csv")) {
-      String extension = person.get("extension");
-      store.addPerson(
-          new NewPerson(
-              ++id,
-              person.get("name"),
-              person.get("sign_in"),
-              hash,
-              person.get("role"),
-              extension,
-              "+441914980" + extension,
-              teams.get(person.get("team")),
-              person.get("site"),
-              Boolean.parseBoolean(person.get("call_waiting")),
-              StandIn.valueOf(person.get("stand_in"))));
+      String team = person.get("team");
+      PersonId id = store.addPerson(employee(person, hash));
+      if (groups.containsKey(team)) {
+        store.addMember(groups.get(team), id, ++position);
+      }
     }
+  }
+
+  private NewPerson employee(CSVRecord person, String hash) {
+    String extension = person.get("extension");
+    return new NewPerson(
+        person.get("name"),
+        person.get("sign_in"),
+        hash,
+        person.get("role"),
+        extension,
+        "+441914980" + extension,
+        store.teamNamed(person.get("team")),
+        person.get("site"),
+        Boolean.parseBoolean(person.get("call_waiting")),
+        StandIn.valueOf(person.get("stand_in")));
   }
 }

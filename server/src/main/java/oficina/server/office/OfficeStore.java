@@ -1,18 +1,23 @@
 package oficina.server.office;
 
 import java.time.Duration;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import oficina.core.exchange.ParkSlot;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
+import oficina.core.office.Office;
+import oficina.core.office.ParkSlot;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -27,51 +32,81 @@ public class OfficeStore {
     this.jdbc = jdbc;
   }
 
-  /** What the office is like now. */
-  Directory directory() {
-    List<Person> people =
-        jdbc.sql(
-                """
-                select p.*, t.name as team from person p join team t on t.id = p.team_id
-                order by t.position, p.extension
-                """)
-            .query(
-                (row, n) ->
-                    new Person(
-                        new PersonId(row.getLong("id")),
-                        row.getString("name"),
-                        row.getString("extension"),
-                        number(row.getString("direct_number")),
-                        row.getString("team"),
-                        row.getString("site"),
-                        Duration.ofSeconds(row.getInt("ring_seconds")),
-                        row.getBoolean("call_waiting")))
-            .list();
-    Map<String, List<PersonId>> members = new HashMap<>();
-    people.forEach(
-        person -> members.computeIfAbsent(person.team(), t -> new ArrayList<>()).add(person.id()));
-    List<Group> groups =
-        jdbc.sql("select * from team where extension is not null order by position")
-            .query(
-                (row, n) ->
-                    new Group(
-                        new GroupId(row.getLong("id")),
-                        row.getString("name"),
-                        row.getString("extension"),
-                        number(row.getString("number")),
-                        members.getOrDefault(row.getString("name"), List.of()),
-                        GROUP_RING_TIME))
-            .list();
-    return new Directory(people, groups);
+  /** The whole office as it is now. */
+  Office office() {
+    Map<String, String> set = settings();
+    Map<PersonId, String> former = new HashMap<>();
+    jdbc.sql("select id, name from person where has_left")
+        .query(
+            row -> {
+              former.put(new PersonId(row.getLong("id")), row.getString("name"));
+            });
+    return new Office(
+        new Office.Identity(
+            set.getOrDefault("office-name", ""),
+            number(set.get("main-number")),
+            ZoneId.of(set.getOrDefault("zone", "UTC")),
+            new Region(set.getOrDefault("region", "GB")),
+            set.getOrDefault("access-code", "")),
+        new Directory(people(), groups()),
+        StoredSettings.of(set, parkSlots()),
+        former);
   }
 
-  private static PhoneNumber number(String e164) {
+  private List<Person> people() {
+    return jdbc.sql(
+            """
+            select p.*, t.name as team from person p join team t on t.id = p.team_id
+            where not p.has_left order by t.position, p.extension
+            """)
+        .query(
+            (row, n) ->
+                new Person(
+                    new PersonId(row.getLong("id")),
+                    row.getString("name"),
+                    row.getString("extension"),
+                    number(row.getString("direct_number")),
+                    new Person.Place(row.getString("team"), row.getString("site")),
+                    new Person.Calls(
+                        Duration.ofSeconds(row.getInt("ring_seconds")),
+                        row.getBoolean("call_waiting"),
+                        CallerIdChoice.valueOf(row.getString("caller_id")))))
+        .list();
+  }
+
+  private List<Group> groups() {
+    Map<Long, List<PersonId>> members = new HashMap<>();
+    jdbc.sql(
+            """
+            select m.group_id, m.person_id from group_member m
+            join person p on p.id = m.person_id and not p.has_left order by m.position
+            """)
+        .query(
+            row -> {
+              members
+                  .computeIfAbsent(row.getLong("group_id"), g -> new ArrayList<>())
+                  .add(new PersonId(row.getLong("person_id")));
+            });
+    return jdbc.sql("select * from ring_group order by position")
+        .query(
+            (row, n) ->
+                new Group(
+                    new GroupId(row.getLong("id")),
+                    row.getString("name"),
+                    row.getString("extension"),
+                    number(row.getString("number")),
+                    members.getOrDefault(row.getLong("id"), List.of()),
+                    Duration.ofSeconds(row.getInt("ring_seconds"))))
+        .list();
+  }
+
+  private static @Nullable PhoneNumber number(@Nullable String e164) {
     return e164 == null ? null : new PhoneNumber(e164);
   }
 
   Map<PersonId, StandIn> standIns() {
     Map<PersonId, StandIn> standIns = new HashMap<>();
-    jdbc.sql("select id, stand_in from person")
+    jdbc.sql("select id, stand_in from person where not has_left")
         .query(
             row -> {
               standIns.put(
@@ -122,27 +157,41 @@ public class OfficeStore {
     return jdbc.sql("select count(*) from person").query(Long.class).single() == 0;
   }
 
-  void addTeam(long id, String name, int position, String extension, String number) {
-    jdbc.sql("insert into team (id, name, position, extension, number) values (?, ?, ?, ?, ?)")
-        .params(id, name, position, extension, number)
+  /** The team of this name, made when there is none. */
+  public long teamNamed(String name) {
+    return jdbc.sql("select id from team where name = ?")
+        .param(name)
+        .query(Long.class)
+        .optional()
+        .orElseGet(
+            () -> {
+              jdbc.sql(
+                      """
+                      insert into team (id, name, position)
+                      select coalesce(max(id), 0) + 1, ?, coalesce(max(position), 0) + 1 from team
+                      """)
+                  .param(name)
+                  .update();
+              return teamNamed(name);
+            });
+  }
+
+  void addGroup(long id, String name, String extension, @Nullable String number) {
+    jdbc.sql(
+            "insert into ring_group (id, name, position, extension, number) values (?, ?, ?, ?, ?)")
+        .params(id, name, id, extension, number)
         .update();
   }
 
-  /** A new employee as read from a list. */
-  record NewPerson(
-      long id,
-      String name,
-      String signInName,
-      String passwordHash,
-      String role,
-      String extension,
-      String directNumber,
-      long team,
-      String site,
-      boolean callWaiting,
-      StandIn standIn) {}
+  void addMember(long group, PersonId person, int position) {
+    jdbc.sql("insert into group_member (group_id, person_id, position) values (?, ?, ?)")
+        .params(group, person.value(), position)
+        .update();
+  }
 
-  void addPerson(NewPerson p) {
+  /** Adds an employee under an identity that nobody ever had. */
+  public PersonId addPerson(NewPerson p) {
+    long id = jdbc.sql("select coalesce(max(id), 0) + 1 from person").query(Long.class).single();
     jdbc.sql(
             """
             insert into person (id, name, sign_in_name, password_hash, role, extension,
@@ -150,7 +199,7 @@ public class OfficeStore {
             values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             """)
         .params(
-            p.id(),
+            id,
             p.name(),
             p.signInName(),
             p.passwordHash(),
@@ -162,5 +211,25 @@ public class OfficeStore {
             p.callWaiting(),
             p.standIn().name())
         .update();
+    return new PersonId(id);
+  }
+
+  public void mustChangePassword(PersonId person) {
+    jdbc.sql("update person set must_change_password = true where id = ?")
+        .param(person.value())
+        .update();
+  }
+
+  /** The person leaves: their name stays, their extension, number and sign-in become free. */
+  public void leave(PersonId person) {
+    jdbc.sql(
+            """
+            update person set has_left = true, direct_number = null, password_hash = '',
+              extension = concat('-', id), sign_in_name = concat('-', id)
+            where id = ?
+            """)
+        .param(person.value())
+        .update();
+    jdbc.sql("delete from group_member where person_id = ?").param(person.value()).update();
   }
 }

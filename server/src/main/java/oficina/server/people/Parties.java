@@ -1,100 +1,133 @@
 package oficina.server.people;
 
+import java.util.Locale;
 import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Group;
 import oficina.core.people.Person;
-import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
+import oficina.server.people.PartyView.Kind;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Names and numbers of parties as people read them. */
 @Component
 public class Parties {
   private final OfficeData office;
+  private final Naming naming = new Naming();
+  private final Viewing viewing = new Viewing();
 
   Parties(OfficeData office) {
     this.office = office;
   }
 
   public PartyView view(Party party) {
-    PersonId person = party.employee();
-    return new PartyView(
-        kind(party),
-        name(party),
-        number(party),
-        place(party),
-        person == null ? null : person.value(),
-        party instanceof Party.Outside outside && outside.number() != null
-            ? outside.number().e164()
-            : number(party));
-  }
-
-  private static PartyView.Kind kind(Party party) {
-    if (party instanceof Party.Employee) {
-      return PartyView.Kind.PERSON;
-    }
-    if (party instanceof Party.Members) {
-      return PartyView.Kind.GROUP;
-    }
-    if (party instanceof Party.Outside outside) {
-      return outside.number() == null ? PartyView.Kind.WITHHELD : PartyView.Kind.OUTSIDE;
-    }
-    if (party instanceof Party.Slot) {
-      return PartyView.Kind.SLOT;
-    }
-    return party instanceof Party.Emergency ? PartyView.Kind.EMERGENCY : PartyView.Kind.NOBODY;
-  }
-
-  /**
-   * What identifies them when one looks for calls with the same: an E.164 number, or {@code p} and
-   * a person's identity; null when there is no telling.
-   */
-  public static String key(Party party) {
-    if (party instanceof Party.Outside outside) {
-      return outside.number() == null ? null : outside.number().e164();
-    }
-    return party.employee() == null ? null : "p" + party.employee().value();
+    return party.accept(viewing);
   }
 
   /** The name, or the number when there is no name, or nothing when there is neither. */
   public String name(Party party) {
-    if (party instanceof Party.Employee employee) {
-      return office.directory().person(employee.id()).map(Person::name).orElse("");
-    }
-    if (party instanceof Party.Members members) {
-      return office.directory().group(members.id()).map(Group::name).orElse("");
-    }
-    String number = number(party);
-    return number == null ? "" : number;
+    return party.accept(naming);
   }
 
   /** The number as people here write it; null when it is withheld. */
-  public String number(Party party) {
-    if (party instanceof Party.Employee employee) {
-      return office.directory().person(employee.id()).map(Person::extension).orElse("");
-    }
-    if (party instanceof Party.Members members) {
-      return office.directory().group(members.id()).map(Group::extension).orElse("");
-    }
-    if (party instanceof Party.Outside outside) {
-      return outside.number() == null ? null : office.region().show(outside.number());
-    }
-    if (party instanceof Party.Slot slot) {
-      return slot.number();
-    }
-    return party instanceof Party.Emergency emergency
-        ? emergency.digits()
-        : ((Party.Nobody) party).dialled();
+  public @Nullable String number(Party party) {
+    return view(party).number();
+  }
+
+  /** What to dial to call them; null when there is no way. */
+  public @Nullable String dial(Party party) {
+    return view(party).dial();
   }
 
   /** Where they are: a team, a town; empty when unknown. */
   public String place(Party party) {
-    if (party instanceof Party.Employee employee) {
-      return office.directory().person(employee.id()).map(Person::team).orElse("");
+    return view(party).place();
+  }
+
+  /** The name of a group's line; null when the line is no group's. */
+  public @Nullable String groupLine(@Nullable Party line) {
+    return line == null || line.group() == null ? null : name(line);
+  }
+
+  /** What each kind of party is called: asked far more often than where they are. */
+  private final class Naming implements Party.Cases<String> {
+    @Override
+    public String of(Party.Employee party) {
+      return office.now().nameOf(party.id());
     }
-    if (party instanceof Party.Outside outside && outside.number() != null) {
-      return office.region().place(outside.number());
+
+    @Override
+    public String of(Party.Members party) {
+      return office.directory().group(party.id()).map(Group::name).orElse("");
     }
-    return "";
+
+    @Override
+    public String of(Party.Outside party) {
+      return party.number() == null ? "" : office.region().show(party.number());
+    }
+
+    @Override
+    public String of(Party.Emergency party) {
+      return party.digits();
+    }
+
+    @Override
+    public String of(Party.Slot party) {
+      return party.number();
+    }
+
+    @Override
+    public String of(Party.Nobody party) {
+      return party.dialled();
+    }
+  }
+
+  /** How each kind of party is shown. */
+  private final class Viewing implements Party.Cases<PartyView> {
+    @Override
+    public PartyView of(Party.Employee party) {
+      String name = name(party);
+      Person person = office.directory().person(party.id()).orElse(null);
+      String extension = person == null ? null : person.extension();
+      String team = person == null ? "" : person.team();
+      return new PartyView(Kind.PERSON, name, extension, team, party.id().value(), extension);
+    }
+
+    @Override
+    public PartyView of(Party.Members party) {
+      String extension = office.directory().group(party.id()).map(Group::extension).orElse(null);
+      return new PartyView(Kind.GROUP, name(party), extension, "", null, extension);
+    }
+
+    @Override
+    public PartyView of(Party.Outside party) {
+      PhoneNumber number = party.number();
+      if (number == null) {
+        return new PartyView(Kind.WITHHELD, "", null, "", null, null);
+      }
+      String shown = name(party);
+      String place = office.region().place(number, Locale.ENGLISH);
+      return new PartyView(Kind.OUTSIDE, shown, shown, place, null, number.e164());
+    }
+
+    @Override
+    public PartyView of(Party.Emergency party) {
+      return digits(Kind.EMERGENCY, name(party));
+    }
+
+    @Override
+    public PartyView of(Party.Slot party) {
+      return digits(Kind.SLOT, name(party));
+    }
+
+    @Override
+    public PartyView of(Party.Nobody party) {
+      return digits(Kind.NOBODY, name(party));
+    }
+
+    private PartyView digits(Kind kind, String digits) {
+      return new PartyView(kind, digits, digits, "", null, digits);
+    }
   }
 }

@@ -1,6 +1,7 @@
 package oficina.server.people;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A party as the pages show it.
@@ -13,10 +14,10 @@ import io.swagger.v3.oas.annotations.media.Schema;
 public record PartyView(
     Kind kind,
     String name,
-    @Schema(nullable = true) String number,
+    @Schema(nullable = true) @Nullable String number,
     String place,
-    @Schema(nullable = true) Long person,
-    @Schema(nullable = true) String dial) {
+    @Schema(nullable = true) @Nullable Long person,
+    @Schema(nullable = true) @Nullable String dial) {
 
   /** What a party is. */
   public enum Kind {

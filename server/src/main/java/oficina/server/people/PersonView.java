@@ -3,6 +3,8 @@ package oficina.server.people;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import oficina.core.people.Person;
+import oficina.core.state.Lamp;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A colleague as everybody sees them. Says nothing of whom they speak with.
@@ -13,23 +15,14 @@ public record PersonView(
     long id,
     String name,
     String extension,
-    @Schema(nullable = true) String directNumber,
+    @Schema(nullable = true) @Nullable String directNumber,
     String team,
     String site,
-    Lamp lamp,
-    @Schema(nullable = true) Instant since) {
-
-  /** State of a person. */
-  public enum Lamp {
-    FREE,
-    RINGING,
-    ON_CALL,
-    AWAY,
-    OFF
-  }
+    Lamp.Light lamp,
+    @Schema(nullable = true) @Nullable Instant since) {
 
   /** The person with this lamp. */
-  public static PersonView of(Person person, Lamp lamp, Instant since) {
+  public static PersonView of(Person person, Lamp lamp) {
     return new PersonView(
         person.id().value(),
         person.name(),
@@ -37,7 +30,7 @@ public record PersonView(
         person.directNumber() == null ? null : person.directNumber().e164(),
         person.team(),
         person.site(),
-        lamp,
-        since);
+        lamp.light(),
+        lamp.since());
   }
 }

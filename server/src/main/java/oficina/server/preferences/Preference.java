@@ -1,8 +1,10 @@
 package oficina.server.preferences;
 
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import oficina.core.people.CallerIdChoice;
 
 /**
  * What a person has chosen for their calls.
@@ -14,7 +16,7 @@ import java.util.List;
 public record Preference(
     boolean callWaiting,
     @NotNull CallerIdChoice callerId,
-    @NotNull @Size(max = 50) List<@Size(max = 8) String> hiddenSlots) {
+    @NotNull @Size(max = 40) List<@NotNull @Pattern(regexp = "[0-9]{1,8}") String> hiddenSlots) {
   public Preference {
     hiddenSlots = hiddenSlots == null ? null : List.copyOf(hiddenSlots);
   }

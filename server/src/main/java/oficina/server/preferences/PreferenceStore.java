@@ -17,18 +17,15 @@ class PreferenceStore {
     this.jdbc = jdbc;
   }
 
-  Map<PersonId, Preference> all() {
-    Map<PersonId, Preference> all = new HashMap<>();
-    jdbc.sql("select id, call_waiting, caller_id, hidden_slots from person")
+  /** The park slots each person does not want to see. */
+  Map<PersonId, List<String>> hiddenSlots() {
+    Map<PersonId, List<String>> all = new HashMap<>();
+    jdbc.sql("select id, hidden_slots from person where hidden_slots <> ''")
         .query(
             row -> {
-              String hidden = row.getString("hidden_slots");
               all.put(
                   new PersonId(row.getLong("id")),
-                  new Preference(
-                      row.getBoolean("call_waiting"),
-                      CallerIdChoice.valueOf(row.getString("caller_id")),
-                      hidden.isEmpty() ? List.of() : Arrays.asList(hidden.split(" "))));
+                  Arrays.asList(row.getString("hidden_slots").split(" ")));
             });
     return all;
   }

@@ -1,46 +1,38 @@
 package oficina.server.preferences;
 
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import oficina.core.call.CallerId;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import org.springframework.stereotype.Component;
 
-/** Everybody's preferences, kept in memory: a call must not wait for the database. */
+/** Everybody's preferences. What the exchange needs of them is a part of the office. */
 @Component
 public class Preferences {
   private final PreferenceStore store;
   private final OfficeData office;
-  private final Map<PersonId, Preference> known;
+  private final Map<PersonId, List<String>> hiddenSlots;
 
   Preferences(PreferenceStore store, OfficeData office) {
     this.store = store;
     this.office = office;
-    known = new ConcurrentHashMap<>(store.all());
+    hiddenSlots = new ConcurrentHashMap<>(store.hiddenSlots());
   }
 
-  public Preference of(PersonId person) {
-    return known.get(person);
+  public Preference of(PersonId id) {
+    Person person = office.person(id);
+    return new Preference(
+        person.callWaiting(), person.calls().callerId(), hiddenSlots.getOrDefault(id, List.of()));
   }
 
-  /** Stored first: what the database does not take has not been chosen. */
-  void choose(PersonId person, Preference preference) {
-    store.write(person, preference);
-    known.put(person, preference);
-    office.callWaiting(person, preference.callWaiting());
-  }
-
-  /**
-   * What an outsider is shown when this person calls.
-   *
-   * @param wanted for this call; null for what they have chosen for all
-   */
-  public CallerId callerId(PersonId person, CallerIdChoice wanted) {
-    return switch (wanted == null ? of(person).callerId() : wanted) {
-      case DIRECT -> new CallerId(office.callerIdOf(person));
-      case OFFICE -> new CallerId(office.mainNumber());
-      case WITHHELD -> CallerId.WITHHELD;
-    };
+  /** One after the other, so that memory and database never differ. */
+  void choose(PersonId id, Preference preference) {
+    office.change(
+        () -> {
+          store.write(id, preference);
+          hiddenSlots.put(id, preference.hiddenSlots());
+        });
   }
 }

@@ -16,7 +16,7 @@ class DeskController {
 
   /** One's calls in hand and everybody's state; the same that the WebSocket /api/push pushes. */
   @GetMapping("/api/desk")
-  Push desk(@AuthenticationPrincipal Employee me) {
+  DeskPicture desk(@AuthenticationPrincipal Employee me) {
     return pushes.whole(me.id());
   }
 }

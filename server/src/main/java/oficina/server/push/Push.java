@@ -3,36 +3,68 @@ package oficina.server.push;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
-import oficina.server.exchange.CallBackView;
-import oficina.server.exchange.CallView;
-import oficina.server.exchange.SlotView;
+import oficina.server.desk.CallBackView;
+import oficina.server.desk.CallView;
 import oficina.server.people.PersonView;
+import org.jspecify.annotations.Nullable;
 
 /**
- * What a page is told over its WebSocket. The first message after connecting has everything; later
- * ones have what changed, each part whole.
+ * What a page is told over its WebSocket. The first message after connecting has an item of every
+ * topic; later ones of what has changed, each whole.
  *
  * @param now time of the server's clock, by which the page counts
- * @param calls all the person's calls in hand
- * @param callBacks colleagues the person waits for, as many as there are
- * @param shelf all park slots
  * @param run which start of the server this is: another one than before tells of a restart
- * @param people everybody in the first message, later those whose state changed
- * @param historyChanged whether the history has new or changed entries
- * @param worklistChanged whether the list of calls to return may have changed
- * @param outsideChanged whether a subscriber this person plays has changed
- * @param behind whether events wait for the database
  */
 @Schema(name = "Push")
-public record Push(
-    Instant now,
-    String run,
-    @Schema(nullable = true) List<CallView> calls,
-    @Schema(nullable = true) List<CallBackView> callBacks,
-    @Schema(nullable = true) List<SlotView> shelf,
-    @Schema(nullable = true) List<PersonView> people,
-    boolean historyChanged,
-    boolean worklistChanged,
-    boolean outsideChanged,
-    boolean behind,
-    List<Notice> notices) {}
+public record Push(Instant now, String run, List<Item> items) {
+
+  /**
+   * One topic.
+   *
+   * @param data what is to be known of it; absent when the page asks for it if it shows it
+   */
+  public record Item(Topic topic, @Schema(nullable = true) @Nullable Object data) {}
+
+  /** What a page can be told of, and what comes with it. */
+  public enum Topic {
+    /** {@link MyCalls}. */
+    CALLS,
+    /** All park slots. */
+    SHELF,
+    /** {@link Board}. */
+    PEOPLE,
+    /** Things to be told once. */
+    NOTICES,
+    /** {@link Service}. */
+    SERVICE,
+    /** The history has new or changed entries. */
+    HISTORY,
+    /** The list of calls to return has changed. */
+    TO_RETURN,
+    /** A subscriber this person plays has changed. */
+    OUTSIDE
+  }
+
+  /**
+   * The person's own.
+   *
+   * @param calls all their calls in hand
+   * @param callBacks colleagues they wait for, as many as there are
+   */
+  public record MyCalls(List<CallView> calls, List<CallBackView> callBacks) {}
+
+  /**
+   * Colleagues.
+   *
+   * @param whole whether these are all, in their order, or only those whose state has changed
+   */
+  public record Board(boolean whole, List<PersonView> people) {}
+
+  /**
+   * How the service stands.
+   *
+   * @param behind whether events wait for the database
+   * @param refused how many commands led to something that the database has refused
+   */
+  public record Service(boolean behind, int refused) {}
+}

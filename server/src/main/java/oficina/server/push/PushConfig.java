@@ -4,24 +4,21 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
-import org.springframework.web.socket.server.support.HttpSessionHandshakeInterceptor;
 
-/**
- * Where pages connect. Only pages of this very origin may: that is Spring's rule unless changed.
- */
+/** Where pages connect. */
 @Configuration
 @EnableWebSocket
 class PushConfig implements WebSocketConfigurer {
-  static final String HTTP_SESSION = HttpSessionHandshakeInterceptor.HTTP_SESSION_ID_ATTR_NAME;
-
   private final PushSocket socket;
+  private final PushDoor door;
 
-  PushConfig(PushSocket socket) {
+  PushConfig(PushSocket socket, PushDoor door) {
     this.socket = socket;
+    this.door = door;
   }
 
   @Override
   public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
-    registry.addHandler(socket, "/api/push").addInterceptors(new HttpSessionHandshakeInterceptor());
+    registry.addHandler(socket, "/api/push").addInterceptors(door);
   }
 }

@@ -1,107 +1,144 @@
 package oficina.server.push;
 
 import jakarta.annotation.PreDestroy;
-import java.time.Duration;
+import java.util.Collection;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import oficina.core.people.PersonId;
-import oficina.server.exchange.ExchangeLoop;
-import oficina.server.people.Presence;
-import oficina.server.signin.Employee;
-import oficina.server.signin.SignedOut;
-import org.springframework.context.ApplicationEventPublisher;
+import oficina.server.devices.Windows;
+import oficina.server.door.RequestLimits;
+import oficina.server.problems.Problem;
+import oficina.server.signin.SignIn;
+import oficina.server.signin.SignInEnded;
+import oficina.server.signin.SignInRenewed;
+import oficina.server.signin.SignIns;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
-import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Component;
 import org.springframework.web.socket.CloseStatus;
+import org.springframework.web.socket.TextMessage;
 import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 
-/** The WebSocket of the pages: one each, for telling them what changed. */
+/**
+ * The WebSocket of the pages: one each, for telling them what changed. A page answers to what it is
+ * told, with anything; one that no longer does is not there, however open its line may be.
+ */
 @Component
 public class PushSocket extends TextWebSocketHandler {
-  /** How long a page may be away, as during a reload, before its owner counts as gone. */
-  private static final Duration GRACE = Duration.ofSeconds(10);
+  private static final Logger LOG = LoggerFactory.getLogger(PushSocket.class);
 
-  private static final CloseStatus SIGNED_OUT = new CloseStatus(4001, "signed out");
+  /** Often enough for a page to notice within ten seconds that the line is lost. */
+  private static final long HEARTBEAT_SECONDS = 3;
 
-  /** A page that takes longer to receive a message is given up; it will connect anew. */
-  private static final long SEND_TIMEOUT_MS = 5_000;
+  /** How long a page may say nothing: a suspended one is given up before half a minute is over. */
+  private static final long LONGEST_SILENCE_SECONDS = 12;
 
-  /** Often enough for a page to notice soon that the line is lost. */
-  private static final long HEARTBEAT_SECONDS = 10;
+  /** Pages are drawn up here; sending waits for nobody. */
+  private static final int DRAWERS = 2;
+
+  private static final long RENEWAL_SECONDS = 1;
+
+  private static final int LONGEST_ANSWER = 16;
 
   private final Pushes pushes;
-  private final Presence presence;
-  private final ExchangeLoop loop;
-  private final ApplicationEventPublisher events;
-  private final Map<String, Page> pages = new ConcurrentHashMap<>();
-  private final ExecutorService senders = Executors.newCachedThreadPool();
+  private final Windows windows;
+  private final SignIns signIns;
+  private final RequestLimits limits;
+  private final Map<String, OpenPage> pages = new ConcurrentHashMap<>();
+  private final ExecutorService drawers = Executors.newFixedThreadPool(DRAWERS);
+  private final ExecutorService firstDrawer = Executors.newSingleThreadExecutor();
   private final ScheduledExecutorService heart = Executors.newSingleThreadScheduledExecutor();
 
-  PushSocket(
-      Pushes pushes, Presence presence, ExchangeLoop loop, ApplicationEventPublisher events) {
+  PushSocket(Pushes pushes, Windows windows, SignIns signIns, RequestLimits limits) {
     this.pushes = pushes;
-    this.presence = presence;
-    this.loop = loop;
-    this.events = events;
-    heart.scheduleAtFixedRate(
-        pushes::sayAlive, HEARTBEAT_SECONDS, HEARTBEAT_SECONDS, TimeUnit.SECONDS);
+    this.windows = windows;
+    this.signIns = signIns;
+    this.limits = limits;
+    heart.scheduleWithFixedDelay(
+        this::beat, HEARTBEAT_SECONDS, HEARTBEAT_SECONDS, TimeUnit.SECONDS);
+  }
+
+  /** Nothing that goes wrong with one page may stop the heart of all. */
+  private void beat() {
+    for (OpenPage page : pages.values()) {
+      try {
+        if (!signIns.use(page.signIn())) {
+          page.signOut();
+        } else if (page.silentFor().toSeconds() >= LONGEST_SILENCE_SECONDS) {
+          page.close(CloseStatus.SESSION_NOT_RELIABLE);
+        } else {
+          page.tell(Push.Topic.SERVICE);
+        }
+      } catch (RuntimeException e) {
+        LOG.error("A page of {} could not be looked at", page.person(), e);
+      }
+    }
   }
 
   @Override
   public void afterConnectionEstablished(WebSocketSession socket) {
-    Employee me = (Employee) ((Authentication) socket.getPrincipal()).getPrincipal();
-    socket
-        .getAttributes()
-        .put("org.apache.tomcat.websocket.BLOCKING_SEND_TIMEOUT", SEND_TIMEOUT_MS);
-    Page page = new Page(socket, me.id(), senders, pushes::write);
+    SignIn signIn = (SignIn) socket.getAttributes().get(PushDoor.SIGN_IN);
+    OpenPage page = new OpenPage(socket, signIn, drawers, firstDrawer, pushes::write);
     pages.put(socket.getId(), page);
-    if (presence.pageCame(me.id())) {
-      loop.presenceChanged(me.id());
-    }
+    windows.connected(page.person(), page.device());
     pushes.add(page);
   }
 
   @Override
-  public void afterConnectionClosed(WebSocketSession socket, CloseStatus status) {
-    Page page = pages.remove(socket.getId());
+  protected void handleTextMessage(WebSocketSession socket, TextMessage message) {
+    OpenPage page = pages.get(socket.getId());
     if (page == null) {
       return;
     }
-    pushes.remove(page);
-    PersonId person = page.person();
-    if (status.getCode() == SIGNED_OUT.getCode()) {
-      went(person);
-    } else {
-      loop.ask(
-          () -> {
-            loop.later(GRACE, () -> went(person));
-            return null;
-          });
+    if (message.getPayloadLength() > LONGEST_ANSWER) {
+      page.close(CloseStatus.TOO_BIG_TO_PROCESS);
+      return;
+    }
+    try (RequestLimits.UnderWay counted = limits.signedIn(page.signIn().id())) {
+      page.heard();
+    } catch (Problem tooMany) {
+      page.close(CloseStatus.POLICY_VIOLATION);
     }
   }
 
-  private void went(PersonId person) {
-    if (presence.pageWent(person)) {
-      loop.presenceChanged(person);
-      events.publishEvent(new LastPageClosed(person));
+  @Override
+  public void afterConnectionClosed(WebSocketSession socket, CloseStatus status) {
+    OpenPage page = pages.remove(socket.getId());
+    if (page != null) {
+      pushes.remove(page);
+      boolean forGood = status.getCode() == OpenPage.SIGNED_OUT.getCode();
+      windows.lost(page.person(), page.device(), forGood);
     }
   }
 
-  /** Closes the pages of a session that has signed out. */
+  /** Closes the pages of a sign-in that has ended. */
   @EventListener
-  void signedOut(SignedOut event) {
-    pushes.opened(event.httpSession()).forEach(page -> page.close(SIGNED_OUT));
+  void ended(SignInEnded event) {
+    pushes.opened(page -> event.id().equals(page.signIn().id())).forEach(OpenPage::signOut);
+  }
+
+  /**
+   * Pages of a sign-in that has another secret connect anew with it; a moment later, when their
+   * browser has learnt of it.
+   */
+  @EventListener
+  void renewed(SignInRenewed event) {
+    Collection<OpenPage> before = pushes.opened(page -> event.id().equals(page.signIn().id()));
+    heart.schedule(
+        () -> before.forEach(page -> page.close(CloseStatus.SERVICE_RESTARTED)),
+        RENEWAL_SECONDS,
+        TimeUnit.SECONDS);
   }
 
   @PreDestroy
   void stop() {
     heart.shutdownNow();
-    senders.shutdownNow();
+    drawers.shutdownNow();
+    firstDrawer.shutdownNow();
   }
 }

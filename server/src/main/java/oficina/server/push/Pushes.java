@@ -7,16 +7,22 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
-import oficina.core.history.Part;
+import oficina.core.notices.Notice;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.server.exchange.Batch;
-import oficina.server.exchange.DeskFeed;
-import oficina.server.exchange.DeskView;
-import oficina.server.exchange.SlotView;
+import oficina.core.state.Lamp;
+import oficina.server.desk.DeskFeed;
+import oficina.server.desk.DeskView;
+import oficina.server.desk.Shelf;
+import oficina.server.desk.SlotView;
+import oficina.server.door.Texts;
+import oficina.server.history.ReturnLists;
+import oficina.server.journal.JournalWriter;
 import oficina.server.office.OfficeData;
 import oficina.server.people.PersonView;
-import oficina.server.push.Page.Topic;
+import oficina.server.push.Push.Topic;
 import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -27,68 +33,74 @@ public class Pushes implements DeskFeed {
   private final MovableClock clock;
   private final JsonMapper json;
   private final NoticeViews notices;
+  private final JournalWriter journal;
+  private final ReturnLists returnLists;
   private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
-  private final Set<Page> pages = ConcurrentHashMap.newKeySet();
+  private final Set<OpenPage> pages = ConcurrentHashMap.newKeySet();
   private final String run = UUID.randomUUID().toString();
-  private volatile List<SlotView> shelf = List.of();
-  private volatile boolean behind;
+  private volatile Shelf shelf = Shelf.EMPTY;
 
-  Pushes(OfficeData office, MovableClock clock, JsonMapper json, NoticeViews notices) {
+  Pushes(
+      OfficeData office,
+      MovableClock clock,
+      JsonMapper json,
+      NoticeViews notices,
+      JournalWriter journal,
+      ReturnLists returnLists) {
     this.office = office;
     this.clock = clock;
     this.json = json;
     this.notices = notices;
+    this.journal = journal;
+    this.returnLists = returnLists;
     clock.onMove(this::sayAlive);
+    journal.onChange(state -> sayAlive());
   }
 
   @Override
-  public void publish(Batch batch) {
-    for (DeskView desk : batch.desks()) {
-      DeskView before = desks.put(desk.person(), desk);
-      if (before == null
-          || !before.calls().equals(desk.calls())
-          || !before.callBacks().equals(desk.callBacks())) {
-        tell(desk.person(), Topic.CALLS);
-      }
-      if (before == null || !before.board().equals(desk.board())) {
-        pages.forEach(page -> page.tellOf(desk.person()));
-      }
+  public void publish(Changes changes) {
+    boolean somebodyIsNew = false;
+    for (DeskView desk : changes.desks()) {
+      somebodyIsNew |= publish(desk);
     }
-    if (batch.shelf() != null) {
-      shelf = batch.shelf();
+    if (somebodyIsNew) {
+      tell(page -> true, Topic.PEOPLE);
+    }
+    if (changes.shelf() != null) {
+      shelf = changes.shelf();
       tell(page -> true, Topic.SHELF);
     }
-    for (oficina.core.notices.Notice notice : batch.notices()) {
+    for (Notice notice : changes.notices()) {
       tell(notice.to(), notices.of(notice));
     }
-    for (Part part : batch.parts()) {
-      tell(part.person(), Topic.HISTORY);
-      Notice notice = notices.of(part);
-      if (notice != null) {
-        tell(part.person(), notice);
-      }
+    changes.parts().forEach(part -> tell(part.person(), Topic.HISTORY));
+    returnLists.takeChanged(office.directory()).forEach(person -> tell(person, Topic.TO_RETURN));
+  }
+
+  /** Shows one desk, and says whether it was not there before. */
+  private boolean publish(DeskView desk) {
+    DeskView before = desks.put(desk.person(), desk);
+    if (before == null
+        || !before.calls().equals(desk.calls())
+        || !before.callBacks().equals(desk.callBacks())) {
+      tell(desk.person(), Topic.CALLS);
     }
-    // Only these can put somebody on a list of calls to return, or take them off it.
-    if (batch.parts().stream()
-        .anyMatch(part -> part.result().missed() || part.result() == Part.Result.ANSWERED)) {
-      tell(page -> true, Topic.WORKLIST);
+    if (before != null && !before.board().equals(desk.board())) {
+      pages.forEach(page -> page.tellOf(desk.person()));
     }
+    return before == null;
   }
 
   @Override
-  public void behind(boolean waiting) {
-    behind = waiting;
-    tell(page -> true, Topic.SERVICE);
+  public void forget(PersonId person) {
+    desks.remove(person);
+    opened(page -> page.person().equals(person)).forEach(OpenPage::signOut);
+    tell(page -> true, Topic.PEOPLE);
   }
 
-  /** Tells every page that the server is there, and its time. */
+  /** Tells every page that the server is there, its time, and how the service stands. */
   void sayAlive() {
     tell(page -> true, Topic.SERVICE);
-  }
-
-  @Override
-  public boolean behind() {
-    return behind;
   }
 
   /** Tells this person's pages that a subscriber they play has changed. */
@@ -96,85 +108,104 @@ public class Pushes implements DeskFeed {
     tell(person, Topic.OUTSIDE);
   }
 
-  void add(Page page) {
+  void add(OpenPage page) {
     pages.add(page);
-    page.tell(Topic.EVERYTHING);
+    page.tellEverything();
   }
 
-  void remove(Page page) {
+  void remove(OpenPage page) {
     pages.remove(page);
   }
 
-  /** The pages that were opened with this HTTP session. */
-  Collection<Page> opened(String httpSession) {
-    return pages.stream().filter(page -> httpSession.equals(page.httpSession())).toList();
+  /** The open pages like this. */
+  Collection<OpenPage> opened(Predicate<OpenPage> wanted) {
+    return pages.stream().filter(wanted).toList();
   }
 
-  private void tell(PersonId person, Notice notice) {
-    pages.stream().filter(page -> page.person().equals(person)).forEach(page -> page.tell(notice));
+  private void tell(PersonId person, NoticeView notice) {
+    opened(page -> page.person().equals(person)).forEach(page -> page.tell(notice));
   }
 
   private void tell(PersonId person, Topic topic) {
     tell(page -> page.person().equals(person), topic);
   }
 
-  private void tell(Predicate<Page> whom, Topic topic) {
-    pages.stream().filter(whom).forEach(page -> page.tell(topic));
+  private void tell(Predicate<OpenPage> whom, Topic topic) {
+    opened(whom).forEach(page -> page.tell(topic));
   }
 
-  String write(Page.Changes changes) {
-    Set<Topic> topics = changes.topics();
-    boolean all = topics.contains(Topic.EVERYTHING);
-    boolean callsToo = all || topics.contains(Topic.CALLS);
-    DeskView desk = desks.get(changes.page().person());
-    return json.writeValueAsString(
-        new Push(
-            clock.instant(),
-            run,
-            callsToo ? desk.calls() : null,
-            callsToo ? desk.callBacks() : null,
-            all || topics.contains(Topic.SHELF) ? shelf : null,
-            all ? people() : changes.people().isEmpty() ? null : people(changes.people()),
-            all || topics.contains(Topic.HISTORY),
-            all || topics.contains(Topic.WORKLIST),
-            all || topics.contains(Topic.OUTSIDE),
-            behind,
-            changes.notices()));
+  /** What a page is told now of what has changed for it. */
+  String write(OpenPage.Changes changes) {
+    List<Push.Item> items =
+        changes.topics().stream().map(topic -> new Push.Item(topic, data(topic, changes))).toList();
+    return Texts.wellFormed(json.writeValueAsString(new Push(clock.instant(), run, items)));
+  }
+
+  private @Nullable Object data(Topic topic, OpenPage.Changes changes) {
+    return switch (topic) {
+      case CALLS -> {
+        DeskView desk = desk(changes.page().person());
+        yield new Push.MyCalls(desk.calls(), desk.callBacks());
+      }
+      case SHELF -> shelf(changes.page().person());
+      case PEOPLE ->
+          changes.people().isEmpty()
+              ? new Push.Board(true, people())
+              : new Push.Board(false, people(changes.people()));
+      case NOTICES -> changes.notices();
+      case SERVICE -> service();
+      case HISTORY, TO_RETURN, OUTSIDE -> null;
+    };
+  }
+
+  private Push.Service service() {
+    return new Push.Service(journal.state().behind(), journal.state().refused());
+  }
+
+  /** Whoever has just come has nothing in hand. */
+  private DeskView desk(PersonId person) {
+    DeskView desk = desks.get(person);
+    if (desk != null) {
+      return desk;
+    }
+    PersonView nothing =
+        PersonView.of(office.person(person), new Lamp(Lamp.Light.OFF, /* since= */ null));
+    return new DeskView(person, List.of(), List.of(), nothing);
   }
 
   /** Everything this person's page shows of calls and people. */
-  Push whole(PersonId person) {
-    DeskView desk = desks.get(person);
-    return new Push(
-        clock.instant(),
-        run,
-        desk.calls(),
-        desk.callBacks(),
-        shelf,
-        people(),
-        true,
-        true,
-        true,
-        behind,
-        List.of());
+  DeskPicture whole(PersonId person) {
+    DeskView desk = desk(person);
+    return new DeskPicture(
+        clock.instant(), desk.calls(), desk.callBacks(), shelf(person), people(), service());
   }
 
   /** The people board, in the order of the directory. */
   public List<PersonView> people() {
-    return people(office.directory().people().stream().map(p -> p.id()).toList());
+    return people(office.directory().people().stream().map(Person::id).toList());
   }
 
-  /** The state of one person. */
+  /** The state of one person of the office. */
   public PersonView person(PersonId id) {
-    return desks.get(id).board();
+    return desk(id).board();
   }
 
-  /** The park slot of this number, or null. */
-  SlotView slot(String number) {
-    return shelf.stream().filter(each -> each.slot().equals(number)).findFirst().orElse(null);
+  private List<SlotView> shelf(PersonId viewer) {
+    return shelf.seenBy(viewer, office.now());
+  }
+
+  /** The park slot of this number as this person sees it, or null. */
+  public @Nullable SlotView slot(String number, PersonId viewer) {
+    return shelf(viewer).stream()
+        .filter(each -> each.slot().equals(number))
+        .findFirst()
+        .orElse(null);
   }
 
   private List<PersonView> people(Collection<PersonId> ids) {
-    return ids.stream().map(desks::get).map(DeskView::board).toList();
+    return ids.stream()
+        .filter(id -> office.directory().person(id).isPresent())
+        .map(this::person)
+        .toList();
   }
 }

@@ -1,36 +1,27 @@
 package oficina.server.signin;
 
-import java.util.Collection;
-import java.util.List;
 import java.util.Locale;
+import oficina.core.exchange.Permissions;
 import oficina.core.people.PersonId;
-import org.springframework.security.core.GrantedAuthority;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.userdetails.UserDetails;
+import oficina.core.people.Role;
 
-/** The employee who is signed in. */
-public record Employee(PersonId id, String signInName, String passwordHash, String role)
-    implements UserDetails {
-  private static final long serialVersionUID = 1;
+/**
+ * The employee who is signed in.
+ *
+ * @param mustChangePassword whether they can do nothing else before they have chosen a password
+ */
+public record Employee(PersonId id, String signInName, Role role, boolean mustChangePassword) {
 
-  @Override
-  public Collection<? extends GrantedAuthority> getAuthorities() {
-    return List.of(new SimpleGrantedAuthority("ROLE_" + role.toUpperCase(Locale.ROOT)));
+  /** The role as the database and the API write it. */
+  String roleName() {
+    return role.name().toLowerCase(Locale.ROOT);
   }
 
-  @Override
-  public String getUsername() {
-    return signInName;
+  static Role role(String name) {
+    return Role.valueOf(name.toUpperCase(Locale.ROOT));
   }
 
-  @Override
-  public String getPassword() {
-    return passwordHash;
-  }
-
-  /** Never tells the hash. */
-  @Override
-  public String toString() {
-    return signInName;
+  public boolean isAdministrator() {
+    return Permissions.mayAdminister(role);
   }
 }

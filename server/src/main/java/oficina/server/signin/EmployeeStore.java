@@ -1,75 +1,63 @@
 package oficina.server.signin;
 
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.people.PersonId;
-import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.stereotype.Repository;
 
-/**
- * Who may sign in. Remembers whom it has seen, so that somebody already signed in stays so while
- * the database is away.
- */
+/** Who may sign in, and with what. */
 @Repository
-class EmployeeStore implements UserDetailsService {
+class EmployeeStore {
   private final JdbcClient jdbc;
-  private final Map<String, Employee> seen = new ConcurrentHashMap<>();
 
   EmployeeStore(JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 
-  /** By name or extension, in any case. */
-  @Override
-  public UserDetails loadUserByUsername(String nameOrExtension) {
-    try {
-      Employee employee =
-          find(nameOrExtension)
-              .orElseThrow(() -> new UsernameNotFoundException("nobody of that name"));
-      seen.put(employee.signInName(), employee);
-      return employee;
-    } catch (DataAccessResourceFailureException e) {
-      Employee known = seen.get(nameOrExtension);
-      if (known == null) {
-        throw e;
-      }
-      return known;
-    }
-  }
+  /**
+   * An employee and what their password is checked against.
+   *
+   * @param passwordHash by bcrypt
+   */
+  record Account(Employee employee, String passwordHash) {}
 
-  private Optional<Employee> find(String nameOrExtension) {
+  /** By name or extension, in any case; accents do not count. */
+  Optional<Account> account(String nameOrExtension) {
     return jdbc.sql(
             """
-            select id, sign_in_name, password_hash, role from person
-            where sign_in_name = :name or extension = :name
+            select id, sign_in_name, password_hash, role, must_change_password from person
+            where (sign_in_name = :name or extension = :name) and not has_left
             """)
         .param("name", nameOrExtension)
         .query(
             (row, n) ->
-                new Employee(
-                    new PersonId(row.getLong("id")),
-                    row.getString("sign_in_name"),
-                    row.getString("password_hash"),
-                    row.getString("role")))
+                new Account(
+                    new Employee(
+                        new PersonId(row.getLong("id")),
+                        row.getString("sign_in_name"),
+                        Employee.role(row.getString("role")),
+                        row.getBoolean("must_change_password")),
+                    row.getString("password_hash")))
         .optional();
   }
 
   void password(PersonId person, String hash) {
-    jdbc.sql("update person set password_hash = ? where id = ?")
+    jdbc.sql("update person set password_hash = ?, must_change_password = false where id = ?")
         .params(hash, person.value())
         .update();
   }
 
+  /** Whether the first-run tips were put away; nobody is shown them while the database is away. */
   boolean tipsSeen(PersonId person) {
-    return jdbc.sql("select tips_seen from person where id = ?")
-        .param(person.value())
-        .query(Boolean.class)
-        .single();
+    try {
+      return jdbc.sql("select tips_seen from person where id = ?")
+          .param(person.value())
+          .query(Boolean.class)
+          .single();
+    } catch (DataAccessException e) {
+      return true;
+    }
   }
 
   void tipsSeen(PersonId person, boolean seenThem) {

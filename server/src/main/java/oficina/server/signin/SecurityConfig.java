@@ -1,33 +1,30 @@
 package oficina.server.signin;
 
-import java.security.SecureRandom;
-import java.time.Duration;
-import java.util.Base64;
-import oficina.server.office.OfficeStore;
+import oficina.server.door.RequestLimits;
+import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
-import org.springframework.security.authentication.ProviderManager;
-import org.springframework.security.authentication.RememberMeAuthenticationProvider;
-import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.authentication.AuthenticationServiceException;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.rememberme.TokenBasedRememberMeServices;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
-import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
-/**
- * Who gets in. A session cookie is backed by a signed one that carries the sign-in over a restart
- * of the server (docs/decisions/0004-sign-in-outlives-the-server.md).
- */
+/** Who gets in, and what browsers are told to guard against. */
 @Configuration
 class SecurityConfig {
-  private static final Duration SIGNED_IN_FOR = Duration.ofHours(12);
-  private static final String KEY_SETTING = "sign-in-key";
 
   @Bean
   PasswordEncoder passwordEncoder() {
@@ -35,68 +32,59 @@ class SecurityConfig {
   }
 
   @Bean
-  SecurityContextRepository securityContexts() {
-    return new HttpSessionSecurityContextRepository();
+  CsrfTokenRepository csrfTokens() {
+    CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+    tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+    return tokens;
   }
 
+  /** Nobody is let in but by {@link Passwords}; without this a user would be made up. */
   @Bean
-  TokenBasedRememberMeServices rememberMe(OfficeStore settings, EmployeeStore employees) {
-    TokenBasedRememberMeServices services =
-        new TokenBasedRememberMeServices(key(settings), employees);
-    services.setAlwaysRemember(true);
-    services.setCookieName("oficina-sign-in");
-    services.setTokenValiditySeconds((int) SIGNED_IN_FOR.toSeconds());
-    services.setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", "Lax"));
-    return services;
+  AuthenticationManager nobody() {
+    return authentication -> {
+      throw new AuthenticationServiceException("not this way");
+    };
   }
 
-  /** Made once for each installation; cookies of another one are worth nothing here. */
-  private static String key(OfficeStore settings) {
-    return settings
-        .setting(KEY_SETTING)
-        .orElseGet(
-            () -> {
-              byte[] random = new byte[32];
-              new SecureRandom().nextBytes(random);
-              String key = Base64.getEncoder().encodeToString(random);
-              settings.set(KEY_SETTING, key);
-              return key;
-            });
-  }
-
+  /** Addresses that the firewall has no use for. */
   @Bean
-  AuthenticationManager authenticationManager(
-      EmployeeStore employees, PasswordEncoder passwords, TokenBasedRememberMeServices rememberMe) {
-    DaoAuthenticationProvider byPassword = new DaoAuthenticationProvider(employees);
-    byPassword.setPasswordEncoder(passwords);
-    return new ProviderManager(
-        byPassword, new RememberMeAuthenticationProvider(rememberMe.getKey()));
+  RequestRejectedHandler rejected(Problems problems) {
+    return (request, response, e) ->
+        problems.write(response, new Problem(HttpStatus.BAD_REQUEST, "ADDRESS_MALFORMED"));
   }
 
   @Bean
   SecurityFilterChain securityFilterChain(
       HttpSecurity http,
-      AuthenticationManager manager,
-      TokenBasedRememberMeServices rememberMe,
-      SecurityContextRepository contexts,
+      SignIns signIns,
+      RequestLimits limits,
+      CsrfTokenRepository csrfTokens,
       Problems problems) {
-    http.authenticationManager(manager)
-        .securityContext(context -> context.securityContextRepository(contexts))
-        .csrf(csrf -> csrf.spa())
-        .rememberMe(remember -> remember.rememberMeServices(rememberMe).key(rememberMe.getKey()))
+    http.addFilterBefore(
+            new SignInFilter(signIns, limits, problems), AnonymousAuthenticationFilter.class)
+        .sessionManagement(
+            sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .requestCache(cache -> cache.disable())
+        .csrf(csrf -> csrf.spa().csrfTokenRepository(csrfTokens))
         .headers(
             headers ->
-                headers.contentSecurityPolicy(
-                    csp ->
-                        csp.policyDirectives(
-                            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:;"
-                                + " font-src 'self' data:; frame-ancestors 'none'")))
+                headers
+                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
+                    .contentSecurityPolicy(
+                        csp ->
+                            csp.policyDirectives(
+                                "default-src 'self'; style-src 'self' 'unsafe-inline';"
+                                    + " img-src 'self' data:; font-src 'self' data:;"
+                                    + " object-src 'none'; base-uri 'none';"
+                                    + " form-action 'self'; frame-ancestors 'none'")))
         .authorizeHttpRequests(
             requests ->
                 requests
                     .requestMatchers(
                         "/api/session", "/api/health", "/api/health/**", "/api/description")
                     .permitAll()
+                    .requestMatchers("/api/office/**")
+                    .access((who, request) -> new AuthorizationDecision(administers(who.get())))
                     .requestMatchers("/api/**")
                     .authenticated()
                     .anyRequest()
@@ -106,10 +94,21 @@ class SecurityConfig {
                 handling
                     .authenticationEntryPoint(
                         (request, response, e) ->
-                            problems.write(response, HttpStatus.UNAUTHORIZED, "SIGNED_OUT"))
+                            problems.write(
+                                response, new Problem(HttpStatus.UNAUTHORIZED, "SIGNED_OUT")))
                     .accessDeniedHandler(
                         (request, response, e) ->
-                            problems.write(response, HttpStatus.FORBIDDEN, "FORBIDDEN")));
+                            problems.write(
+                                response,
+                                new Problem(
+                                    HttpStatus.FORBIDDEN,
+                                    e instanceof CsrfException
+                                        ? "FORBIDDEN"
+                                        : "NOT_ADMINISTRATOR"))));
     return http.build();
+  }
+
+  private static boolean administers(Authentication who) {
+    return who.getPrincipal() instanceof Employee me && me.isAdministrator();
   }
 }

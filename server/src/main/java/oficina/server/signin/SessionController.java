@@ -3,30 +3,27 @@ package oficina.server.signin;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
-import java.util.Map;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
 import oficina.core.people.Person;
 import oficina.server.OficinaProperties;
+import oficina.server.door.Limits;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
-import org.springframework.context.ApplicationEventPublisher;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.AuthenticationManager;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.web.authentication.rememberme.TokenBasedRememberMeServices;
-import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -34,39 +31,39 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Signing in and out, and what a person changes about their own sign-in. */
+/** Signing in and out, and what a person changes about their own sign-ins. */
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-  private final AuthenticationManager manager;
-  private final SecurityContextRepository contexts;
-  private final TokenBasedRememberMeServices rememberMe;
-  private final SlowDown slowDown;
+  private static final String BROWSER_COOKIE = "oficina-browser";
+  private static final Duration BROWSER_KNOWN_FOR = Duration.ofDays(365);
+
+  private final SignIns signIns;
+  private final Passwords passwords;
+  private final KnownBrowsers browsers;
   private final EmployeeStore employees;
-  private final PasswordEncoder passwords;
+  private final CsrfTokenRepository csrfTokens;
   private final OfficeData office;
   private final OficinaProperties properties;
-  private final ApplicationEventPublisher events;
+  private final Limits limits;
 
   SessionController(
-      AuthenticationManager manager,
-      SecurityContextRepository contexts,
-      TokenBasedRememberMeServices rememberMe,
-      SlowDown slowDown,
+      SignIns signIns,
+      Passwords passwords,
+      KnownBrowsers browsers,
       EmployeeStore employees,
-      PasswordEncoder passwords,
+      CsrfTokenRepository csrfTokens,
       OfficeData office,
       OficinaProperties properties,
-      ApplicationEventPublisher events) {
-    this.manager = manager;
-    this.contexts = contexts;
-    this.rememberMe = rememberMe;
-    this.slowDown = slowDown;
-    this.employees = employees;
+      Limits limits) {
+    this.signIns = signIns;
     this.passwords = passwords;
+    this.browsers = browsers;
+    this.employees = employees;
+    this.csrfTokens = csrfTokens;
     this.office = office;
     this.properties = properties;
-    this.events = events;
+    this.limits = limits;
   }
 
   /**
@@ -74,7 +71,7 @@ class SessionController {
    *
    * @param name sign-in name or extension
    */
-  record SignIn(
+  record NameAndPassword(
       @NotBlank @Size(max = 60) String name, @NotBlank @Size(max = 200) String password) {}
 
   /** A new password, and the present one as proof. */
@@ -83,17 +80,37 @@ class SessionController {
 
   record Tips(boolean seen) {}
 
-  /** The person who is signed in. */
+  /**
+   * The person who is signed in.
+   *
+   * @param zone of the office's clocks, as in the IANA database
+   * @param mustChangePassword whether nothing else can be done before a password is chosen
+   * @param tried wrong passwords tried since the last sign-in in other browsers; only told once, on
+   *     signing in
+   */
   record Me(
       long id,
       String name,
       String extension,
-      @Schema(nullable = true) String directNumber,
+      @Schema(nullable = true) @Nullable String directNumber,
       String team,
       String role,
       String office,
+      String zone,
+      boolean mustChangePassword,
       boolean tipsSeen,
-      boolean standIns) {}
+      boolean standIns,
+      @Schema(nullable = true) BrowserStore.@Nullable Failed tried) {}
+
+  /**
+   * One of one's sign-ins.
+   *
+   * @param here whether it is the one that asks
+   * @param place network address it was made from
+   * @param agent how the browser calls itself
+   */
+  record SignInView(
+      String id, boolean here, String place, String agent, Instant began, Instant lastUsed) {}
 
   /**
    * Who is signed in; 401 when nobody is. Sets the cookie that protects against forged requests.
@@ -103,6 +120,10 @@ class SessionController {
     if (me == null) {
       throw new Problem(HttpStatus.UNAUTHORIZED, "SIGNED_OUT");
     }
+    return view(me, null);
+  }
+
+  private Me view(Employee me, BrowserStore.@Nullable Failed tried) {
     Person person = office.person(me.id());
     return new Me(
         me.id().value(),
@@ -110,89 +131,124 @@ class SessionController {
         person.extension(),
         person.directNumber() == null ? null : office.region().show(person.directNumber()),
         person.team(),
-        me.role(),
-        office.name(),
+        me.roleName(),
+        office.now().identity().name(),
+        office.now().identity().zone().getId(),
+        me.mustChangePassword(),
         employees.tipsSeen(me.id()),
-        properties.standIns());
+        properties.standIns(),
+        tried);
   }
 
+  /** Sign in by name or extension. */
   @PostMapping
   Me signIn(
-      @Valid @RequestBody SignIn signIn, HttpServletRequest request, HttpServletResponse response) {
-    String name = signIn.name().strip();
-    refuseTooManyTries(name, response);
-    Authentication signedIn;
-    try {
-      signedIn =
-          manager.authenticate(
-              UsernamePasswordAuthenticationToken.unauthenticated(name, signIn.password()));
-    } catch (AuthenticationException e) {
-      slowDown.failed(name);
-      throw new Problem(HttpStatus.UNAUTHORIZED, "WRONG_PASSWORD");
-    }
-    slowDown.succeeded(name);
-    HttpSession old = request.getSession(false);
-    if (old != null) {
-      old.invalidate();
-    }
-    remember(signedIn, request, response);
-    return me((Employee) signedIn.getPrincipal());
+      @Valid @RequestBody NameAndPassword who,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    String browser =
+        Objects.requireNonNullElseGet(Tokens.read(request, BROWSER_COOKIE), Tokens::fresh);
+    Tokens.write(request, response, BROWSER_COOKIE, browser, BROWSER_KNOWN_FOR);
+    Passwords.From from = new Passwords.From(request.getRemoteAddr(), browser);
+    Employee me = passwords.check(who.name().strip(), who.password(), from);
+    endHere(request);
+    begin(me, request, response);
+    return view(me, browsers.signedIn(me.id(), from.browserHash()));
   }
 
-  private void refuseTooManyTries(String name, HttpServletResponse response) {
-    Duration wait = slowDown.wait(name);
-    if (!wait.isZero()) {
-      String seconds = Long.toString(wait.toSeconds() + 1);
-      response.setHeader("Retry-After", seconds);
-      throw new Problem(HttpStatus.TOO_MANY_REQUESTS, "SLOW_DOWN", Map.of("seconds", seconds));
+  private void begin(Employee me, HttpServletRequest request, HttpServletResponse response) {
+    String agent = Objects.requireNonNullElse(request.getHeader(HttpHeaders.USER_AGENT), "");
+    show(signIns.begin(me, request.getRemoteAddr(), agent), request, response);
+  }
+
+  private void show(String token, HttpServletRequest request, HttpServletResponse response) {
+    Tokens.write(request, response, SignInFilter.COOKIE, token, limits.signInLongest());
+    renewCsrfToken(request, response);
+  }
+
+  private void renewCsrfToken(HttpServletRequest request, HttpServletResponse response) {
+    csrfTokens.saveToken(csrfTokens.generateToken(request), request, response);
+  }
+
+  private void endHere(HttpServletRequest request) {
+    String token = Tokens.read(request, SignInFilter.COOKIE);
+    if (token != null) {
+      String hash = Tokens.hash(token);
+      signIns.end(each -> each.tokenHash().equals(hash));
     }
   }
 
-  private void remember(
-      Authentication signedIn, HttpServletRequest request, HttpServletResponse response) {
-    SecurityContext context = SecurityContextHolder.createEmptyContext();
-    context.setAuthentication(signedIn);
-    SecurityContextHolder.setContext(context);
-    contexts.saveContext(context, request, response);
-    rememberMe.onLoginSuccess(request, response, signedIn);
-  }
-
+  /** Sign out, here. */
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void signOut(HttpServletRequest request, HttpServletResponse response) {
-    rememberMe.logout(request, response, null);
-    HttpSession session = request.getSession(false);
-    if (session != null) {
-      events.publishEvent(new SignedOut(session.getId()));
-      session.invalidate();
-    }
-    SecurityContextHolder.clearContext();
+    endHere(request);
+    Tokens.write(request, response, SignInFilter.COOKIE, "", Duration.ZERO);
+    renewCsrfToken(request, response);
   }
 
+  /** Choose another password. All one's other sign-ins end. */
   @PutMapping("/password")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void password(
       @AuthenticationPrincipal Employee me,
       @Valid @RequestBody NewPassword change,
+      Authentication signedIn,
       HttpServletRequest request,
       HttpServletResponse response) {
-    refuseTooManyTries(me.signInName(), response);
-    Employee stored = (Employee) employees.loadUserByUsername(me.signInName());
-    if (!passwords.matches(change.present(), stored.getPassword())) {
-      slowDown.failed(me.signInName());
-      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "WRONG_PRESENT_PASSWORD");
+    Passwords.From from =
+        new Passwords.From(request.getRemoteAddr(), Tokens.read(request, BROWSER_COOKIE));
+    passwords.checkPresent(me, change.present(), from);
+    Person person = office.person(me.id());
+    employees.password(
+        me.id(),
+        passwords.hash(
+            change.next(),
+            change.present(),
+            List.of(me.signInName(), person.name(), person.extension()),
+            from.origin()));
+    endOthers(me, signedIn);
+    Employee renewed = new Employee(me.id(), me.signInName(), me.role(), false);
+    show(signIns.renew(here(signedIn), renewed), request, response);
+  }
+
+  /** All one's sign-ins, the one used last first. */
+  @GetMapping("/sign-ins")
+  List<SignInView> signIns(@AuthenticationPrincipal Employee me, Authentication signedIn) {
+    SignIn here = here(signedIn);
+    return signIns.of(me.id()).stream()
+        .map(
+            each ->
+                new SignInView(
+                    each.id(),
+                    each.id().equals(here.id()),
+                    each.place(),
+                    each.agent(),
+                    each.began(),
+                    each.lastUsed()))
+        .toList();
+  }
+
+  /** End one of one's own sign-ins. */
+  @DeleteMapping("/sign-ins/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void end(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    if (signIns.of(me.id()).stream().noneMatch(each -> each.id().equals(id))) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_SIGN_IN");
     }
-    if (change.next().length() < 10) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "PASSWORD_TOO_SHORT");
-    }
-    employees.password(me.id(), passwords.encode(change.next()));
-    Employee renewed = (Employee) employees.loadUserByUsername(me.signInName());
-    // The signed cookie is bound to the password, so every other browser is signed out with its
-    // session.
-    remember(
-        UsernamePasswordAuthenticationToken.authenticated(renewed, null, renewed.getAuthorities()),
-        request,
-        response);
+    signIns.end(each -> each.id().equals(id));
+  }
+
+  /** End all one's sign-ins but this one. */
+  @DeleteMapping("/sign-ins")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void endOthers(@AuthenticationPrincipal Employee me, Authentication signedIn) {
+    SignIn here = here(signedIn);
+    signIns.end(each -> each.employee().id().equals(me.id()) && !each.id().equals(here.id()));
+  }
+
+  private static SignIn here(Authentication signedIn) {
+    return (SignIn) signedIn.getDetails();
   }
 
   /** Remembers whether the first-run tips were put away. */

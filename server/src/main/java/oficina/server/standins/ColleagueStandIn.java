@@ -4,94 +4,151 @@ import java.time.Duration;
 import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Call;
 import oficina.core.exchange.Command;
-import oficina.core.exchange.Connection;
-import oficina.core.exchange.ExchangeEvent;
-import oficina.core.exchange.ExchangeEvent.CallBackRings;
-import oficina.core.exchange.ExchangeEvent.Delivered;
-import oficina.core.exchange.ExchangeEvent.Established;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.Device;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeEvent.CallBackRings;
+import oficina.core.state.ExchangeEvent.Delivered;
+import oficina.core.state.ExchangeEvent.DeviceCame;
+import oficina.core.state.ExchangeEvent.DeviceWent;
+import oficina.core.state.ExchangeEvent.Established;
+import oficina.core.state.ExchangeState;
+import oficina.core.state.FewEvents;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.office.OfficeData;
 import oficina.server.office.StandIn;
-import oficina.server.people.Presence;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Stands in for colleagues whom nobody is signed in as: answers after a few seconds and hangs up
- * when all is said. On the exchange's thread.
+ * Stands in for colleagues who have no window open: has a telephone on their desk, answers it after
+ * a few seconds and hangs up when all is said. On the exchange's thread.
  */
 final class ColleagueStandIn implements ExchangeListener {
-  private static final DeviceId DEVICE = new DeviceId("stand-in");
+  /** The telephone on the desk; the pages know it by this name (see calls/howItCame.ts). */
+  static final DeviceId TELEPHONE = new DeviceId("stand-in");
 
   private static final Duration PAGES_ARE_BACK = Duration.ofSeconds(15);
 
   private final ExchangeLoop loop;
-  private final Presence presence;
+  private final OfficeData office;
 
-  ColleagueStandIn(ExchangeLoop loop, Presence presence) {
+  ColleagueStandIn(ExchangeLoop loop, OfficeData office) {
     this.loop = loop;
-    this.presence = presence;
+    this.office = office;
   }
 
   @Override
-  public void happened(ExchangeEvent event, Call after) {
-    if (after == null) {
-      return;
+  public void happened(ExchangeEvent event, @Nullable Call after) {
+    event.accept(new Happened(after));
+  }
+
+  private final class Happened implements FewEvents<@Nullable Void> {
+    private final @Nullable Call after;
+
+    Happened(@Nullable Call after) {
+      this.after = after;
     }
-    if (event instanceof CallBackRings e && atDesk(e.caller().employee())) {
-      answersSoon(e.call(), e.caller().employee(), e.leg());
-    } else if (event instanceof Delivered e && atDesk(e.party().employee())) {
-      answersSoon(e.call(), e.party().employee(), e.leg());
-    } else if (event instanceof Established e) {
-      Connection answered = after.leg(e.leg());
-      if (answered != null && DEVICE.equals(answered.device())) {
+
+    @Override
+    public @Nullable Void otherwise(ExchangeEvent event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(CallBackRings e) {
+      return rings(e.call(), e.caller().employee(), e.leg());
+    }
+
+    @Override
+    public @Nullable Void of(Delivered e) {
+      return rings(e.call(), e.party().employee(), e.leg());
+    }
+
+    private @Nullable Void rings(CallId call, @Nullable PersonId person, int leg) {
+      if (person != null && atDesk(person)) {
+        // Differs from person to person and call to call, but not from run to run.
+        long seconds = 2 + Math.floorMod(person.value() * 7 + leg, 4);
+        loop.later(Duration.ofSeconds(seconds), () -> answer(call, person));
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(Established e) {
+      Connection answered = after == null ? null : after.leg(e.leg());
+      if (answered != null && TELEPHONE.equals(answered.device())) {
         PersonId person = answered.party().employee();
         long seconds = 100 + Math.floorMod(person.value() * 13, 60);
         loop.later(Duration.ofSeconds(seconds), () -> hangUp(e.call(), person, e.at()));
       }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(DeviceCame e) {
+      comesOrGoes(e.person());
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(DeviceWent e) {
+      comesOrGoes(e.person());
+      return null;
     }
   }
 
-  private void answersSoon(CallId call, PersonId person, int leg) {
-    // Differs from person to person and call to call, but not from run to run.
-    long seconds = 2 + Math.floorMod(person.value() * 7 + leg, 4);
-    loop.later(Duration.ofSeconds(seconds), () -> answer(call, person));
+  @Override
+  public void takenUp(ExchangeState state) {
+    office.directory().people().stream().map(Person::id).forEach(this::comesOrGoes);
+    for (Call call : state.calls()) {
+      for (Connection connection : call.connections()) {
+        PersonId person = connection.party().employee();
+        if (person == null) {
+          continue;
+        }
+        if (connection.rings()) {
+          // Longer than a page takes to connect again: whoever was there shall answer themselves.
+          loop.later(PAGES_ARE_BACK, () -> answer(call.id(), person));
+        } else if (TELEPHONE.equals(connection.device())) {
+          loop.later(PAGES_ARE_BACK.multipliedBy(2), () -> hangUp(call.id(), person, call.began()));
+        }
+      }
+    }
   }
 
-  @Override
-  public void takenUp(Call call) {
-    for (Connection connection : call.connections()) {
-      PersonId person = connection.party().employee();
-      if (person == null) {
-        continue;
-      }
-      if (connection.rings()) {
-        // Longer than a page takes to connect again: whoever was there shall answer themselves.
-        loop.later(PAGES_ARE_BACK, () -> answer(call.id(), person));
-      } else if (DEVICE.equals(connection.device())) {
-        loop.later(PAGES_ARE_BACK.multipliedBy(2), () -> hangUp(call.id(), person, call.began()));
-      }
+  /** The telephone is there as long as its person has no window. */
+  private void comesOrGoes(PersonId person) {
+    StandIn habit = office.standIn(person);
+    if (habit == StandIn.NONE || loop.state().hasWindow(person)) {
+      loop.run(new Command.DeviceGoes(person, TELEPHONE));
+    } else {
+      loop.run(
+          new Command.DeviceComes(person, TELEPHONE, Device.Kind.TELEPHONE, habit == StandIn.DESK));
     }
   }
 
   private boolean atDesk(PersonId person) {
-    return person != null && presence.standIn(person) == StandIn.DESK;
+    return office.standIn(person) == StandIn.DESK && !loop.state().hasWindow(person);
   }
 
   private void answer(CallId call, PersonId person) {
     if (atDesk(person)) {
-      loop.run(new Command.Answer(call, person, DEVICE));
+      loop.run(new Command.Answer(call, person, TELEPHONE));
     }
   }
 
   /** Only the conversation that was meant, and only as long as nobody has come to the desk. */
   private void hangUp(CallId id, PersonId person, Instant answered) {
-    Call call = loop.call(id);
+    Call call = loop.state().call(id);
     Connection own = call == null ? null : call.of(person);
     if (own != null
-        && DEVICE.equals(own.device())
-        && !presence.hasPage(person)
+        && TELEPHONE.equals(own.device())
+        && !loop.state().hasWindow(person)
         && !own.since().isBefore(answered)) {
       loop.run(new Command.Clear(id, person));
     }

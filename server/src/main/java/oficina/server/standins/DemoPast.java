@@ -5,28 +5,29 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.function.Function;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Call;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Command.MakeCall;
-import oficina.core.exchange.Connection;
-import oficina.core.exchange.ConnectionState;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
-import oficina.core.exchange.ExchangeEvent;
 import oficina.core.history.CallRecords;
-import oficina.core.history.Part;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
-import oficina.server.exchange.JournalStore;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.Device;
+import oficina.core.state.ExchangeEvent;
+import oficina.server.journal.Batch;
+import oficina.server.journal.JournalStore;
 import oficina.server.office.OfficeData;
 
 /**
@@ -34,7 +35,7 @@ import oficina.server.office.OfficeData;
  * their own, whose clock runs through those days, written as every call is.
  */
 final class DemoPast {
-  private static final DeviceId DEVICE = new DeviceId("stand-in");
+  private static final DeviceId DEVICE = ColleagueStandIn.TELEPHONE;
   private static final int WORKING_DAYS = 5;
   private static final int CALLS_A_DAY = 70;
   private static final LocalTime OPENS = LocalTime.of(8, 0);
@@ -44,35 +45,44 @@ final class DemoPast {
   private final JournalStore journal;
   private final Exchange exchange;
   private final CallRecords records = new CallRecords();
-  private final List<JournalStore.Entry> entries = new ArrayList<>();
-  private final List<Part> parts = new ArrayList<>();
+  private final List<Batch.Entry> entries = new ArrayList<>();
+  private final List<CallRecords.Entries> history = new ArrayList<>();
   private final List<Subscriber> subscribers = Subscriber.all();
   private final Random random = new Random(1959);
+  private final ZoneId zone;
   private Instant now;
   private int calls;
 
   DemoPast(OfficeData office, JournalStore journal) {
     this.office = office;
     this.journal = journal;
-    this.exchange = new Exchange(office.settings(), new Office(office.directory(), person -> true));
+    this.zone = office.now().identity().zone();
+    this.exchange = new Exchange(office.now());
   }
 
   /** Writes the days before this instant. */
   void write(Instant until) {
     List<LocalDate> days = new ArrayList<>();
-    for (LocalDate day = until.atZone(ZoneOffset.UTC).toLocalDate().minusDays(1);
+    for (LocalDate day = until.atZone(zone).toLocalDate().minusDays(1);
         days.size() < WORKING_DAYS;
         day = day.minusDays(1)) {
       if (day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY) {
         days.add(0, day);
       }
     }
+    now = days.get(0).atTime(OPENS).atZone(zone).toInstant();
+    everybody(person -> new Command.DeviceComes(person, DEVICE, Device.Kind.TELEPHONE, true));
     days.forEach(this::day);
-    journal.append(entries, parts);
+    everybody(person -> new Command.DeviceGoes(person, DEVICE));
+    journal.append(entries, history);
+  }
+
+  private void everybody(Function<PersonId, Command> doing) {
+    office.directory().people().forEach(person -> run(doing.apply(person.id())));
   }
 
   private void day(LocalDate day) {
-    Instant opens = day.atTime(OPENS).toInstant(ZoneOffset.UTC);
+    Instant opens = day.atTime(OPENS).atZone(zone).toInstant();
     for (int i = 0; i < CALLS_A_DAY; i++) {
       // One after the other, so that this simple office is never on two calls at once.
       now = opens.plusSeconds((long) OPEN_SECONDS * i / CALLS_A_DAY + random.nextInt(90));
@@ -108,7 +118,7 @@ final class DemoPast {
             person,
             DEVICE,
             office.plan().interpret(to.number().e164()),
-            new CallerId(office.callerIdOf(person))));
+            CallerIdChoice.DIRECT));
     later(1, 2);
     switch (to.habit()) {
       case BUSY -> run(new Command.NetworkFails(call, 2, Cause.BUSY));
@@ -126,9 +136,7 @@ final class DemoPast {
   private void inside(CallId call) {
     Person from = any(office.directory().people());
     Person to = any(office.directory().people());
-    run(
-        new MakeCall(
-            call, from.id(), DEVICE, office.plan().interpret(to.extension()), CallerId.WITHHELD));
+    run(new MakeCall(call, from.id(), DEVICE, office.plan().interpret(to.extension()), null));
     later(2, 14);
     switch (random.nextInt(6)) {
       case 0 -> run(new Command.Decline(call, to.id()));
@@ -186,8 +194,11 @@ final class DemoPast {
     if (exchange.decide(command, now) instanceof Decision.Accepted accepted) {
       for (ExchangeEvent event : accepted.events()) {
         exchange.apply(event);
-        entries.add(new JournalStore.Entry(entries.size() + 1L, event));
-        parts.addAll(records.follow(event, exchange.state().call(event.call())));
+        entries.add(new Batch.Entry(entries.size() + 1L, event));
+        CallRecords.Entries written = records.follow(event, exchange.state()::call);
+        if (written != null) {
+          history.add(written);
+        }
       }
     }
   }

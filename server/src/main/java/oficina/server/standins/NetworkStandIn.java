@@ -3,77 +3,78 @@ package oficina.server.standins;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.exchange.Call;
-import oficina.core.exchange.Command;
-import oficina.core.exchange.Connection;
-import oficina.core.exchange.ConnectionState;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.push.Pushes;
 import oficina.server.standins.OutsideCall.State;
 import oficina.server.standins.Subscriber.Habit;
+import oficina.server.trunk.Trunk;
+import oficina.server.trunk.TrunkCall;
+import oficina.server.trunk.TrunkReports;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The simulated public network: subscribers who answer, do not answer, are busy or offer a menu by
  * themselves, unless a person plays them. All on the exchange's thread.
  */
-final class NetworkStandIn implements OutsideNetwork {
-  /** Whoever brings a call in is its first party. */
-  private static final int CALLER = 1;
-
+final class NetworkStandIn implements Trunk {
   private static final Duration SET_UP = Duration.ofMillis(700);
   private static final Duration USUAL_TALK = Duration.ofSeconds(40);
   private static final Duration EMERGENCY_ANSWERS = Duration.ofSeconds(2);
 
   private final ExchangeLoop loop;
+  private final TrunkReports office;
   private final Pushes pushes;
   private final Map<PhoneNumber, Subscriber> subscribers = new LinkedHashMap<>();
-  private final Set<OutsideCall> calls = new LinkedHashSet<>();
+  private final Map<TrunkCall, OutsideCall> calls = new LinkedHashMap<>();
   private final Map<PhoneNumber, PersonId> players = new HashMap<>();
 
-  NetworkStandIn(ExchangeLoop loop, Pushes pushes, List<Subscriber> all) {
+  NetworkStandIn(ExchangeLoop loop, TrunkReports office, Pushes pushes, List<Subscriber> all) {
     this.loop = loop;
+    this.office = office;
     this.pushes = pushes;
     all.forEach(subscriber -> subscribers.put(subscriber.number(), subscriber));
   }
 
   // --- what the exchange tells ------------------------------------------------------------------
 
+  /** Calls that are being set up; whoever is let go of meanwhile is not reached. */
+  private final Set<TrunkCall> settingUp = new HashSet<>();
+
   @Override
-  public void setUp(CallId call, int leg, Party to, PhoneNumber shown) {
-    if (to instanceof Party.Emergency) {
-      loop.later(SET_UP, () -> loop.run(new Command.NetworkRings(call, leg)));
-      loop.later(
-          SET_UP.plus(EMERGENCY_ANSWERS), () -> loop.run(new Command.NetworkAnswers(call, leg)));
-      return;
-    }
-    PhoneNumber number = ((Party.Outside) to).number();
-    loop.later(SET_UP, () -> reach(call, leg, number, shown));
+  public void setUp(TrunkCall call, Party to, @Nullable PhoneNumber shown) {
+    settingUp.add(call);
+    loop.later(SET_UP, () -> reach(call, to, shown));
   }
 
-  private void reach(CallId call, int leg, PhoneNumber number, PhoneNumber shown) {
-    if (loop.call(call) == null || loop.call(call).leg(leg) == null) {
+  private void reach(TrunkCall call, Party to, @Nullable PhoneNumber shown) {
+    if (!settingUp.remove(call)) {
       return; // given up meanwhile
     }
+    if (to.alwaysGoesOut()) {
+      office.rings(call);
+      loop.later(EMERGENCY_ANSWERS, () -> office.answers(call));
+      return;
+    }
+    PhoneNumber number = to.outsideNumber();
     Subscriber subscriber = subscribers.get(number);
     if (subscriber == null || subscriber.habit() == Habit.NOT_IN_USE) {
-      loop.run(new Command.NetworkFails(call, leg, Cause.NUMBER_NOT_IN_USE));
+      office.fails(call, Cause.NUMBER_NOT_IN_USE);
     } else if (onCall(number) || (!played(number) && subscriber.habit() == Habit.BUSY)) {
-      loop.run(new Command.NetworkFails(call, leg, Cause.BUSY));
+      office.fails(call, Cause.BUSY);
     } else {
-      OutsideCall outside = new OutsideCall(call, leg, number, shown, true, loop.now());
-      calls.add(outside);
-      loop.run(new Command.NetworkRings(call, leg));
+      OutsideCall outside = new OutsideCall(call, number, shown, true, loop.now());
+      calls.put(call, outside);
+      office.rings(call);
       changed(number);
       if (!played(number) && subscriber.habit() != Habit.NO_ANSWER) {
         loop.later(subscriber.answersAfter(), () -> answersByItself(outside, subscriber));
@@ -82,7 +83,7 @@ final class NetworkStandIn implements OutsideNetwork {
   }
 
   private void answersByItself(OutsideCall outside, Subscriber subscriber) {
-    boolean rings = calls.contains(outside) && outside.state == State.RINGING;
+    boolean rings = calls.containsKey(outside.call) && outside.state == State.RINGING;
     if (rings && !played(subscriber.number())) {
       pickUp(outside);
       loop.later(subscriber.talksFor(), () -> hangsUpByItself(outside));
@@ -90,32 +91,20 @@ final class NetworkStandIn implements OutsideNetwork {
   }
 
   private void hangsUpByItself(OutsideCall outside) {
-    if (calls.contains(outside) && !played(outside.subscriber)) {
-      loop.run(new Command.NetworkClears(outside.call, outside.leg));
+    if (calls.containsKey(outside.call) && !played(outside.subscriber)) {
+      office.clears(outside.call);
     }
-  }
-
-  private OutsideCall find(CallId call, int leg) {
-    return calls.stream()
-        .filter(outside -> outside.call.equals(call) && outside.leg == leg)
-        .findFirst()
-        .orElse(null);
   }
 
   private void pickUp(OutsideCall outside) {
     outside.become(State.TALKING, loop.now());
     changed(outside.subscriber);
-    loop.run(new Command.NetworkAnswers(outside.call, outside.leg));
+    office.answers(outside.call);
   }
 
   @Override
-  public void rings(CallId call) {
-    // The subscriber has heard it ring since calling.
-  }
-
-  @Override
-  public void answered(CallId call) {
-    OutsideCall outside = find(call, CALLER);
+  public void answered(TrunkCall call) {
+    OutsideCall outside = calls.get(call);
     if (outside == null || outside.state == State.TALKING) {
       return;
     }
@@ -127,8 +116,8 @@ final class NetworkStandIn implements OutsideNetwork {
   }
 
   @Override
-  public void refused(CallId call, Cause cause) {
-    OutsideCall outside = find(call, CALLER);
+  public void refused(TrunkCall call, Cause cause) {
+    OutsideCall outside = calls.get(call);
     if (outside != null) {
       outside.become(State.REFUSED, loop.now());
       outside.reason = cause.name();
@@ -138,8 +127,8 @@ final class NetworkStandIn implements OutsideNetwork {
 
   /** A machine with a menu: 1 repeats it, 0 hangs up, anything else is noted. */
   @Override
-  public void digits(CallId call, int leg, String digits) {
-    OutsideCall outside = find(call, leg);
+  public void digits(TrunkCall call, String digits) {
+    OutsideCall outside = calls.get(call);
     if (outside == null) {
       return;
     }
@@ -155,48 +144,35 @@ final class NetworkStandIn implements OutsideNetwork {
   }
 
   @Override
-  public void moved(CallId from, int fromLeg, CallId to, int toLeg) {
-    OutsideCall outside = find(from, fromLeg);
-    if (outside != null) {
-      outside.call = to;
-      outside.leg = toLeg;
-    }
-  }
-
-  @Override
-  public void takenUp(Call call, Connection party) {
-    boolean emergency = party.party() instanceof Party.Emergency;
-    if (emergency || party.state() == ConnectionState.INITIATED) {
-      setUp(call.id(), party.leg(), party.party(), call.callerId().number());
+  public void goesOn(
+      TrunkCall call, Party party, boolean incoming, Stage stage, @Nullable PhoneNumber shown) {
+    if (party.alwaysGoesOut() || stage == Stage.SETTING_UP) {
+      setUp(call, party, shown);
       return;
     }
-    PhoneNumber number = ((Party.Outside) party.party()).number();
-    boolean incoming = party.leg() != CALLER || call.caller().employee() != null;
-    OutsideCall outside =
-        new OutsideCall(call.id(), party.leg(), number, null, incoming, loop.now());
-    calls.add(outside);
+    PhoneNumber number = party.outsideNumber();
+    OutsideCall outside = new OutsideCall(call, number, null, incoming, loop.now());
+    calls.put(call, outside);
     Subscriber subscriber = subscribers.get(number);
-    if (party.rings()) {
-      if (subscriber != null && subscriber.habit() != Habit.NO_ANSWER) {
-        loop.later(subscriber.answersAfter(), () -> answersByItself(outside, subscriber));
-      }
-    } else if (call.answered() != null) {
+    if (stage == Stage.TALKING) {
       outside.become(State.TALKING, loop.now());
       talksOn(outside, subscriber);
+    } else if (incoming && subscriber != null && subscriber.habit() != Habit.NO_ANSWER) {
+      loop.later(subscriber.answersAfter(), () -> answersByItself(outside, subscriber));
     }
   }
 
   /** Whoever nobody plays says what they have to say, and hangs up. */
-  private void talksOn(OutsideCall outside, Subscriber subscriber) {
+  private void talksOn(OutsideCall outside, @Nullable Subscriber subscriber) {
     boolean silent = subscriber == null || subscriber.talksFor().isZero();
     loop.later(silent ? USUAL_TALK : subscriber.talksFor(), () -> hangsUpByItself(outside));
   }
 
   @Override
-  public void released(CallId call, int leg) {
-    OutsideCall outside = find(call, leg);
+  public void released(TrunkCall call) {
+    settingUp.remove(call);
+    OutsideCall outside = calls.remove(call);
     if (outside != null) {
-      calls.remove(outside);
       changed(outside.subscriber);
     }
   }
@@ -208,7 +184,7 @@ final class NetworkStandIn implements OutsideNetwork {
   }
 
   /** The person who plays this subscriber, or null. */
-  PersonId player(PhoneNumber number) {
+  @Nullable PersonId player(PhoneNumber number) {
     return players.get(number);
   }
 
@@ -228,11 +204,11 @@ final class NetworkStandIn implements OutsideNetwork {
   }
 
   Collection<OutsideCall> callsOf(PhoneNumber number) {
-    return calls.stream().filter(call -> call.subscriber.equals(number)).toList();
+    return calls.values().stream().filter(call -> number.equals(call.subscriber)).toList();
   }
 
   boolean onCall(PhoneNumber number) {
-    return calls.stream().anyMatch(call -> call.subscriber.equals(number));
+    return calls.values().stream().anyMatch(call -> number.equals(call.subscriber));
   }
 
   boolean played(PhoneNumber number) {
@@ -241,9 +217,9 @@ final class NetworkStandIn implements OutsideNetwork {
 
   /** The subscriber calls a number of the office. */
   void callOffice(PhoneNumber from, PhoneNumber to, boolean withheld) {
-    CallId call = new CallId(UUID.randomUUID().toString());
-    calls.add(new OutsideCall(call, CALLER, from, to, false, loop.now()));
-    loop.run(new Command.Arrive(call, withheld ? null : from, to));
+    TrunkCall call = new TrunkCall(UUID.randomUUID().toString());
+    calls.put(call, new OutsideCall(call, from, to, false, loop.now()));
+    office.arrives(call, withheld ? null : from, to);
     changed(from);
   }
 
@@ -253,13 +229,13 @@ final class NetworkStandIn implements OutsideNetwork {
 
   void hangUp(OutsideCall outside) {
     if (outside.incoming && outside.state == State.RINGING) {
-      loop.run(new Command.NetworkFails(outside.call, outside.leg, Cause.DECLINED));
+      office.fails(outside.call, Cause.DECLINED);
     } else {
-      loop.run(new Command.NetworkClears(outside.call, outside.leg));
+      office.clears(outside.call);
     }
   }
 
-  private void changed(PhoneNumber number) {
+  private void changed(@Nullable PhoneNumber number) {
     PersonId player = players.get(number);
     if (player != null) {
       pushes.outsideChanged(player);

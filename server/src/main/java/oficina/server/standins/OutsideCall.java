@@ -1,8 +1,9 @@
 package oficina.server.standins;
 
 import java.time.Instant;
-import oficina.core.call.CallId;
 import oficina.core.numbers.PhoneNumber;
+import oficina.server.trunk.TrunkCall;
+import org.jspecify.annotations.Nullable;
 
 /** A call as a subscriber of the simulated network has it. */
 final class OutsideCall {
@@ -17,12 +18,13 @@ final class OutsideCall {
     REFUSED
   }
 
-  CallId call;
-  int leg;
-  final PhoneNumber subscriber;
+  final TrunkCall call;
+
+  /** Null when the office knows the caller by no number. */
+  final @Nullable PhoneNumber subscriber;
 
   /** The number at the other end; null when withheld. */
-  final PhoneNumber other;
+  final @Nullable PhoneNumber other;
 
   final boolean incoming;
   State state;
@@ -31,14 +33,12 @@ final class OutsideCall {
   String digits = "";
 
   OutsideCall(
-      CallId call,
-      int leg,
-      PhoneNumber subscriber,
-      PhoneNumber other,
+      TrunkCall call,
+      @Nullable PhoneNumber subscriber,
+      @Nullable PhoneNumber other,
       boolean incoming,
       Instant at) {
     this.call = call;
-    this.leg = leg;
     this.subscriber = subscriber;
     this.other = other;
     this.incoming = incoming;

@@ -8,17 +8,21 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Supplier;
 import oficina.core.call.Party;
+import oficina.core.exchange.Permissions;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.Group;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.server.exchange.Commands;
+import oficina.server.calls.Commands;
+import oficina.server.devices.LastWindowClosed;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
-import oficina.server.push.LastPageClosed;
 import oficina.server.signin.Employee;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.event.EventListener;
@@ -61,8 +65,13 @@ class OutsideController {
     this.parties = parties;
   }
 
-  /** The network as one person may see it. */
-  record Outside(boolean callers, List<SubscriberView> subscribers) {}
+  /**
+   * The network as one person may see it.
+   *
+   * @param callers whether subscribers call in by themselves
+   * @param switchable whether the asking person may switch that
+   */
+  record Outside(boolean callers, boolean switchable, List<SubscriberView> subscribers) {}
 
   /**
    * A subscriber.
@@ -108,7 +117,9 @@ class OutsideController {
     return atExchange(
         () ->
             new Outside(
-                callers.on(), network.subscribers().stream().map(s -> view(s, me.id())).toList()));
+                callers.on(),
+                Permissions.maySwitchCallers(me.role()),
+                network.subscribers().stream().map(s -> view(s, me.id())).toList()));
   }
 
   private SubscriberView view(Subscriber subscriber, PersonId me) {
@@ -123,13 +134,13 @@ class OutsideController {
         parties.place(party),
         subscriber.habit(),
         mine,
-        player == null || mine ? null : office.person(player).name(),
+        player == null || mine ? null : office.now().nameOf(player),
         mine ? network.callsOf(subscriber.number()).stream().map(this::view).toList() : List.of());
   }
 
   private OutsideCallView view(OutsideCall call) {
     return new OutsideCallView(
-        call.call.value(),
+        call.call.id(),
         call.other == null ? null : office.region().show(call.other),
         call.incoming,
         call.state,
@@ -141,7 +152,10 @@ class OutsideController {
   /** Lets subscribers call in by themselves, or no longer. */
   @PutMapping("/callers")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void callers(@RequestBody Switch wanted) {
+  void callers(@AuthenticationPrincipal Employee me, @RequestBody Switch wanted) {
+    if (!Permissions.maySwitchCallers(me.role())) {
+      throw new Problem(HttpStatus.FORBIDDEN, "NOT_ADMINISTRATOR");
+    }
     doAtExchange(() -> callers.on(wanted.on()));
   }
 
@@ -157,7 +171,7 @@ class OutsideController {
             throw new Problem(
                 HttpStatus.CONFLICT,
                 "PLAYED_BY_OTHER",
-                Map.of("person", office.person(player).name()));
+                Map.of("person", office.now().nameOf(player)));
           }
           network.play(subscriber.number(), me.id());
         });
@@ -189,24 +203,48 @@ class OutsideController {
 
   /** A number of the office: whole, or the extension behind it. */
   private PhoneNumber officeNumber(String typed) {
-    Dialled dialled = office.plan().interpret(typed);
-    if (dialled instanceof Dialled.Outside outside) {
-      return outside.number();
-    }
-    if (dialled instanceof Dialled.Internal internal) {
-      return office
-          .directory()
-          .personAt(internal.extension())
-          .map(person -> person.directNumber())
-          .or(() -> office.directory().groupAt(internal.extension()).map(group -> group.number()))
-          .orElseThrow(() -> new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER"));
-    }
-    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER");
+    return office
+        .plan()
+        .interpret(typed)
+        .accept(
+            new Dialled.Cases<>() {
+              @Override
+              public PhoneNumber of(Dialled.Outside to) {
+                return to.number();
+              }
+
+              @Override
+              public PhoneNumber of(Dialled.Internal to) {
+                return publicNumber(to.extension()).orElseThrow(OutsideController::noNumber);
+              }
+
+              @Override
+              public PhoneNumber of(Dialled.Emergency to) {
+                throw noNumber();
+              }
+
+              @Override
+              public PhoneNumber of(Dialled.NotCallable to) {
+                throw noNumber();
+              }
+            });
+  }
+
+  private Optional<PhoneNumber> publicNumber(String extension) {
+    return office
+        .directory()
+        .personAt(extension)
+        .map(Person::directNumber)
+        .or(() -> office.directory().groupAt(extension).map(Group::number));
+  }
+
+  private static Problem noNumber() {
+    return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OFFICE_NUMBER");
   }
 
   /** Whoever has gone plays nobody any more. */
   @EventListener
-  void playerWent(LastPageClosed event) {
+  void playerWent(LastWindowClosed event) {
     loop.ask(
         () -> {
           network.leaveAll(event.person());
@@ -254,12 +292,14 @@ class OutsideController {
     return subscriber;
   }
 
+  /** Returns when what it led to can be seen. */
   private void doAtExchange(Runnable action) {
-    atExchange(
-        () -> {
-          action.run();
-          return null;
-        });
+    Commands.await(
+        atExchange(
+            () -> {
+              action.run();
+              return loop.settled();
+            }));
   }
 
   private <T> T atExchange(Supplier<T> question) {

@@ -1,0 +1,189 @@
+package oficina.server.calls;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Command;
+import oficina.core.people.CallerIdChoice;
+import oficina.core.people.PersonId;
+import oficina.server.office.OfficeData;
+import oficina.server.signin.Employee;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The services of the exchange for the person who is signed in. */
+@RestController
+@RequestMapping("/api/calls")
+class CallController {
+  static final String DEVICE = "[A-Za-z0-9-]{1,40}";
+
+  private final Commands commands;
+  private final OfficeData office;
+
+  CallController(Commands commands, OfficeData office) {
+    this.commands = commands;
+    this.office = office;
+  }
+
+  /**
+   * A call to place.
+   *
+   * @param to extension or number in any notation, or a text with a number in it
+   * @param device the window that places it
+   * @param callerId what a called outsider is shown; what the person has chosen when absent
+   */
+  record NewCall(
+      @NotNull @Size(max = 5_000) String to,
+      @NotNull @Pattern(regexp = DEVICE) String device,
+      @Schema(nullable = true) @Nullable CallerIdChoice callerId) {}
+
+  record Placed(String id) {}
+
+  /**
+   * @param device the window that answers
+   */
+  record Answering(@NotNull @Pattern(regexp = DEVICE) String device) {}
+
+  record Keys(@NotNull @Size(max = 32) String digits) {}
+
+  /** Place a call. */
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  Placed call(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewCall call) {
+    CallId id = new CallId(UUID.randomUUID().toString());
+    commands.carryOut(
+        new Command.MakeCall(
+            id,
+            me.id(),
+            new DeviceId(call.device()),
+            office.plan().interpret(call.to()),
+            call.callerId()));
+    return new Placed(id.value());
+  }
+
+  /** Answer a ringing call. Another one that is active is put on hold. */
+  @PostMapping("/{id}/answer")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void answer(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Answering answering) {
+    commands.carryOut(
+        new Command.Answer(new CallId(id), me.id(), new DeviceId(answering.device())));
+  }
+
+  /** Refuse a ringing call. */
+  @PostMapping("/{id}/decline")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void decline(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Decline(new CallId(id), me.id()));
+  }
+
+  /** Stop the noise of a ringing call; it goes on ringing unheard. */
+  @PostMapping("/{id}/silence")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void silence(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Silence(new CallId(id), me.id()));
+  }
+
+  /** Hang up. */
+  @PostMapping("/{id}/clear")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void clear(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Clear(new CallId(id), me.id()));
+  }
+
+  /** Put the other party on hold. */
+  @PostMapping("/{id}/hold")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void hold(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Hold(new CallId(id), me.id()));
+  }
+
+  /** Speak again with a party on hold. Another active call is put on hold. */
+  @PostMapping("/{id}/retrieve")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void retrieve(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Retrieve(new CallId(id), me.id()));
+  }
+
+  /** Send keys to the outside party. */
+  @PostMapping("/{id}/digits")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void digits(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Keys keys) {
+    commands.carryOut(new Command.SendDigits(new CallId(id), me.id(), keys.digits()));
+  }
+
+  record Muting(boolean on) {}
+
+  /**
+   * @param person whose ringing call to take; absent for the longest ringing one of one's pickup
+   *     group
+   */
+  record Taking(
+      @Schema(nullable = true) @Nullable Long person,
+      @NotNull @Pattern(regexp = DEVICE) String device) {}
+
+  /** Be heard by nobody, or be heard again. */
+  @PostMapping("/{id}/mute")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void mute(
+      @AuthenticationPrincipal Employee me, @PathVariable String id, @RequestBody Muting muting) {
+    commands.carryOut(new Command.Mute(new CallId(id), me.id(), muting.on()));
+  }
+
+  /** Take a call that rings at a colleague, or the one ringing longest in one's pickup group. */
+  @PostMapping("/pick-up")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void pickUp(@AuthenticationPrincipal Employee me, @Valid @RequestBody Taking taking) {
+    PersonId from = taking.person() == null ? null : new PersonId(taking.person());
+    commands.carryOut(new Command.PickUp(me.id(), new DeviceId(taking.device()), from));
+  }
+
+  /** Go on with the call on another of one's own devices. */
+  @PostMapping("/{id}/move-here")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void moveHere(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Answering answering) {
+    commands.carryOut(
+        new Command.MoveHere(new CallId(id), me.id(), new DeviceId(answering.device())));
+  }
+
+  /**
+   * After a call that failed: be connected as soon as the colleague is free.
+   *
+   * @return identity of the wish
+   */
+  @PostMapping("/{id}/call-back")
+  @ResponseStatus(HttpStatus.CREATED)
+  Placed callBack(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    CallId request = new CallId(UUID.randomUUID().toString());
+    commands.carryOut(new Command.RequestCallBack(new CallId(id), me.id(), request));
+    return new Placed(request.value());
+  }
+
+  /** Wait for that colleague no longer. */
+  @DeleteMapping("/call-backs/{request}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void cancelCallBack(@AuthenticationPrincipal Employee me, @PathVariable String request) {
+    commands.carryOut(new Command.CancelCallBack(new CallId(request), me.id()));
+  }
+}

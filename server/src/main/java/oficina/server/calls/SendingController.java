@@ -1,0 +1,120 @@
+package oficina.server.calls;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Command;
+import oficina.core.numbers.Dialled;
+import oficina.server.office.OfficeData;
+import oficina.server.signin.Employee;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The ways to send a call on. */
+@RestController
+@RequestMapping("/api/calls/{id}")
+class SendingController {
+  private final Commands commands;
+  private final OfficeData office;
+
+  SendingController(Commands commands, OfficeData office) {
+    this.commands = commands;
+    this.office = office;
+  }
+
+  /** Where to send a call. */
+  record Target(@NotNull @Size(max = 5_000) String to) {}
+
+  /**
+   * Whom to announce a call to.
+   *
+   * @param device the window that places the announcing call
+   */
+  record Announcing(
+      @NotNull @Size(max = 5_000) String to,
+      @NotNull @Pattern(regexp = CallController.DEVICE) String device) {}
+
+  /** Another call in hand. */
+  record OtherCall(@NotNull @Size(max = 40) String other) {}
+
+  /** Send the other party on without speaking to the target first. */
+  @PostMapping("/put-through")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putThrough(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Target target) {
+    commands.carryOut(new Command.PutThrough(new CallId(id), me.id(), dialled(target.to()), null));
+  }
+
+  /** Send a ringing call on without answering it. */
+  @PostMapping("/deflect")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deflect(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Target target) {
+    commands.carryOut(new Command.Deflect(new CallId(id), me.id(), dialled(target.to()), null));
+  }
+
+  /** Take back a call that was sent on, as long as nobody has answered it. */
+  @PostMapping("/pull-back")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void pullBack(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody CallController.Answering answering) {
+    commands.carryOut(
+        new Command.PullBack(new CallId(id), me.id(), new DeviceId(answering.device())));
+  }
+
+  /** Hold the call or conference and place another call to announce it, or to add somebody. */
+  @PostMapping("/announce")
+  @ResponseStatus(HttpStatus.CREATED)
+  CallController.Placed announce(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Announcing announcing) {
+    CallId announcement = new CallId(UUID.randomUUID().toString());
+    commands.carryOut(
+        new Command.Announce(
+            new CallId(id),
+            me.id(),
+            announcement,
+            new DeviceId(announcing.device()),
+            dialled(announcing.to()),
+            null));
+    return new CallController.Placed(announcement.value());
+  }
+
+  /** Connect the other parties of two calls in hand and leave both. */
+  @PostMapping("/hand-over")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void handOver(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody OtherCall with) {
+    commands.carryOut(new Command.HandOver(new CallId(id), me.id(), new CallId(with.other())));
+  }
+
+  /** End the announcing call and go back to the one it announces. */
+  @PostMapping("/reconnect")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void reconnect(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.Reconnect(new CallId(id), me.id()));
+  }
+
+  private Dialled dialled(String to) {
+    return office.plan().interpret(to);
+  }
+}

@@ -1,0 +1,125 @@
+package oficina.server.desk;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import oficina.core.call.Cause;
+import oficina.core.exchange.Offers;
+import oficina.core.history.Part.Direction;
+import oficina.core.state.Listening;
+import oficina.server.history.SegmentView;
+import oficina.server.people.PartyView;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A call in hand as its owner sees it. What is grouped here by subject stands side by side in the
+ * JSON.
+ *
+ * @param conference who else is in it; absent in a call of two
+ * @param earlier how many stretches of the course came before those told here: of a long call only
+ *     the last ones are told again and again; the history has them all
+ * @param actions what can be done with it now
+ */
+public record CallView(
+    String id,
+    Direction direction,
+    PartyView other,
+    @JsonUnwrapped Arrival arrival,
+    @JsonUnwrapped Stand stand,
+    @JsonUnwrapped Mine mine,
+    @JsonUnwrapped Ties ties,
+    @Schema(nullable = true) @Nullable ConferenceView conference,
+    List<SegmentView> course,
+    int earlier,
+    List<Offers.Service> actions) {
+
+  /**
+   * How it came to its owner.
+   *
+   * @param line the group whose number it came in on; absent on the person's own line; of a call
+   *     sent on, where it rings now
+   * @param sentBy the colleague who sent it here
+   * @param returned why it is back, when it was sent on and nobody took it
+   * @param callBack whether the exchange rings because a colleague waited for is free
+   */
+  public record Arrival(
+      @Schema(nullable = true) @Nullable String line,
+      @Schema(nullable = true) @Nullable String sentBy,
+      @Schema(nullable = true) @Nullable Returned returned,
+      boolean callBack) {}
+
+  /**
+   * How it stands.
+   *
+   * @param since when the present phase began
+   * @param heldBefore milliseconds on hold altogether, without a hold that lasts
+   * @param failure why it cannot be completed
+   * @param slot where the owner has been parked; absent otherwise
+   * @param digits keys sent so far
+   * @param otherHears what the party at the other end hears
+   */
+  public record Stand(
+      Phase phase,
+      Instant began,
+      Instant since,
+      long heldBefore,
+      @Schema(nullable = true) @Nullable Cause failure,
+      @Schema(nullable = true) @Nullable String slot,
+      String digits,
+      Listening.Sound otherHears) {}
+
+  /**
+   * What the owner has made of it.
+   *
+   * @param device the device it was placed or answered on; absent while it rings
+   * @param muted whether the other party hears nothing of the owner
+   * @param reminded whether it has been on hold too long
+   */
+  public record Mine(
+      @Schema(nullable = true) @Nullable String device,
+      boolean silenced,
+      boolean muted,
+      boolean reminded) {}
+
+  /**
+   * What it has to do with other calls in hand.
+   *
+   * @param announces the held call that this one is placed to announce, or was taken aside from
+   * @param aside whether it was taken aside from a conference
+   * @param partner the active call with which this held one can be joined
+   */
+  public record Ties(
+      @Schema(nullable = true) @Nullable String announces,
+      boolean aside,
+      @Schema(nullable = true) @Nullable String partner) {}
+
+  /** What goes on in it, seen from its owner. */
+  public enum Phase {
+    /** The network is setting it up. */
+    DIALLING,
+    /** It rings at the other end. */
+    CALLING,
+    /** It rings here. */
+    RINGING,
+    TALKING,
+    /** The owner put it on hold. */
+    HELD,
+    /** The other end put it on hold. */
+    WAITING,
+    /** Nobody is at the other end any more. */
+    UNATTENDED,
+    /** It cannot be completed. */
+    FAILED,
+    /** The owner has sent it on, and nobody has answered yet. */
+    SENT
+  }
+
+  /**
+   * A call that came back.
+   *
+   * @param from where it had been sent
+   * @param mine whether the owner had sent it
+   */
+  public record Returned(String from, Cause why, boolean mine) {}
+}

@@ -1,0 +1,199 @@
+package oficina.server.desk;
+
+import java.time.Instant;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.core.call.Cause;
+import oficina.core.call.Party;
+import oficina.core.exchange.Offers;
+import oficina.core.history.CallRecord;
+import oficina.core.history.Part.Direction;
+import oficina.core.history.Segment;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.Listening;
+import oficina.server.desk.CallView.Phase;
+import oficina.server.history.SegmentView;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Parties;
+import oficina.server.people.PartyView;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Draws up how a call looks to one of those who have to do with it. */
+@Component
+class CallViews {
+  /** No connection has this number. */
+  private static final int NOBODY = 0;
+
+  /** As many as can be told apart when they are drawn. */
+  private static final int STRETCHES_TOLD = 40;
+
+  private final OfficeData office;
+  private final Parties parties;
+
+  CallViews(OfficeData office, Parties parties) {
+    this.office = office;
+    this.parties = parties;
+  }
+
+  CallView view(Call call, PersonId person, CallRecord record, Offers offers) {
+    Connection own = call.of(person);
+    boolean placed = own.party().equals(call.caller());
+    CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
+    return new CallView(
+        call.id().value(),
+        placed ? Direction.PLACED : Direction.RECEIVED,
+        other(call, own),
+        new CallView.Arrival(
+            parties.groupLine(own.line()),
+            own.sentBy() == null ? null : parties.name(new Party.Employee(own.sentBy())),
+            returned(call, own),
+            call.ringsBackAt(own)),
+        new CallView.Stand(
+            phase(call, own),
+            call.began(),
+            since(own, record),
+            heldBefore(record, person),
+            call.failure() == null ? null : call.failure().cause(),
+            call.parked() == null || own.rings() ? null : call.parked().slot(),
+            record.digits(),
+            hears(call, call.opposite(own.leg()))),
+        new CallView.Mine(
+            own.device() == null ? null : own.device().value(),
+            own.silenced(),
+            own.muted(),
+            own.reminded()),
+        new CallView.Ties(
+            waits == null ? null : waits.value(),
+            offers.asideOf() != null,
+            offers.partner() == null ? null : offers.partner().value()),
+        conference(call, own),
+        course(record, person),
+        Math.max(0, record.stretches() - STRETCHES_TOLD),
+        offers.services());
+  }
+
+  /** A call this person has sent on: no longer theirs, but they can still take it back. */
+  CallView sentView(Call call, PersonId person, CallRecord record, Offers offers) {
+    Connection waiting = call.opposite(NOBODY);
+    List<Segment> course = record.lastOfCourse(1);
+    return new CallView(
+        call.id().value(),
+        Direction.RECEIVED,
+        parties.view(waiting == null ? call.caller() : waiting.party()),
+        new CallView.Arrival(parties.name(call.sent().to()), null, null, false),
+        new CallView.Stand(
+            Phase.SENT,
+            call.began(),
+            course.get(0).from(),
+            0,
+            null,
+            null,
+            record.digits(),
+            hears(call, waiting)),
+        new CallView.Mine(null, false, false, false),
+        new CallView.Ties(null, false, null),
+        null,
+        course(record, person),
+        Math.max(0, record.stretches() - STRETCHES_TOLD),
+        offers.services());
+  }
+
+  private List<SegmentView> course(CallRecord record, PersonId person) {
+    return record.lastOfCourse(STRETCHES_TOLD).stream()
+        .map(s -> SegmentView.of(s, person, parties))
+        .toList();
+  }
+
+  private CallView.@Nullable Returned returned(Call call, Connection own) {
+    Call.Sent sent = call.sent();
+    if (sent == null || sent.toTarget() || !own.rings()) {
+      return null;
+    }
+    boolean mine = sent.by().equals(own.party().employee());
+    Cause why = call.parked() == null ? sent.why() : Cause.PARKED_TOO_LONG;
+    return new CallView.Returned(parties.name(sent.to()), why, mine);
+  }
+
+  /** The others of a conference; null in a call of two. */
+  private @Nullable ConferenceView conference(Call call, Connection own) {
+    if (!call.conference()) {
+      return null;
+    }
+    return new ConferenceView(
+        own.party().employee().equals(call.starter()),
+        office.settings().limits().conferenceParties(),
+        call.connections().stream()
+            .filter(each -> each.leg() != own.leg() && each.answered())
+            .map(
+                each ->
+                    new ConferenceView.Member(
+                        each.leg(),
+                        parties.view(each.party()),
+                        each.muted(),
+                        each.state() == ConnectionState.HOLD))
+            .toList());
+  }
+
+  private static Listening.Sound hears(Call call, @Nullable Connection listener) {
+    return listener == null ? Listening.Sound.SILENCE : Listening.of(call, listener).sound();
+  }
+
+  private PartyView other(Call call, Connection own) {
+    Connection opposite = call.opposite(own.leg());
+    if (opposite != null) {
+      return parties.view(opposite.party());
+    }
+    if (call.parked() != null && own.answered()) {
+      return parties.view(new Party.Employee(call.parked().by()));
+    }
+    if (call.sent() != null && own.answered()) {
+      return parties.view(call.sent().to()); // where it rings now
+    }
+    return parties.view(own.party().equals(call.caller()) ? call.called() : call.caller());
+  }
+
+  private static Phase phase(Call call, Connection own) {
+    if (own.rings()) {
+      return Phase.RINGING;
+    }
+    if (call.failure() != null) {
+      return Phase.FAILED;
+    }
+    if (own.state() == ConnectionState.HOLD && call.answered() != null) {
+      return Phase.HELD;
+    }
+    if (call.parked() != null) {
+      return Phase.WAITING;
+    }
+    if (!call.conversation()) {
+      return call.in(ConnectionState.ALERTING).isEmpty() ? Phase.DIALLING : Phase.CALLING;
+    }
+    List<Connection> others =
+        call.connections().stream()
+            .filter(connection -> connection.leg() != own.leg() && connection.answered())
+            .toList();
+    if (others.stream().noneMatch(Connection::attended)) {
+      return Phase.UNATTENDED;
+    }
+    boolean held = others.stream().allMatch(each -> each.state() == ConnectionState.HOLD);
+    return held ? Phase.WAITING : Phase.TALKING;
+  }
+
+  private static Instant since(Connection own, CallRecord record) {
+    List<Segment> last = record.lastOfCourse(1);
+    return own.rings() || last.isEmpty() ? own.since() : last.get(0).from();
+  }
+
+  /** The present hold is left out: the page adds it as it goes on. */
+  private static long heldBefore(CallRecord record, PersonId person) {
+    return record.course().stream()
+        .filter(s -> s.kind() == Segment.Kind.HELD && s.to() != null)
+        .filter(s -> s.who().contains(new Party.Employee(person)))
+        .mapToLong(s -> s.lasted(s.to()).toMillis())
+        .sum();
+  }
+}

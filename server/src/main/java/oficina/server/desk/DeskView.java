@@ -1,0 +1,15 @@
+package oficina.server.desk;
+
+import java.util.List;
+import oficina.core.people.PersonId;
+import oficina.server.people.PersonView;
+
+/**
+ * How one person's desk looks.
+ *
+ * @param calls their calls in hand, in the order in which they came; theirs alone to see
+ * @param callBacks colleagues they wait for; theirs alone to see
+ * @param board what everybody sees of them on the people board
+ */
+public record DeskView(
+    PersonId person, List<CallView> calls, List<CallBackView> callBacks, PersonView board) {}

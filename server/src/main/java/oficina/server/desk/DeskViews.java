@@ -1,0 +1,116 @@
+package oficina.server.desk;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.core.exchange.Exchange;
+import oficina.core.history.CallRecords;
+import oficina.core.office.ParkSlot;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeState;
+import oficina.core.state.Lamp;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Parties;
+import oficina.server.people.PersonView;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * Draws up how desks look from the state of the exchange. Only on the exchange's thread. What goes
+ * wrong with one desk touches no other.
+ */
+@Component
+public class DeskViews {
+  private static final Logger LOG = LoggerFactory.getLogger(DeskViews.class);
+
+  private final OfficeData office;
+  private final Parties parties;
+  private final CallViews calls;
+
+  DeskViews(OfficeData office, Parties parties, CallViews calls) {
+    this.office = office;
+    this.parties = parties;
+    this.calls = calls;
+  }
+
+  /** How the desks of these people look; whoever is not of the office has none. */
+  public List<DeskView> of(Collection<PersonId> people, Exchange exchange, CallRecords records) {
+    List<DeskView> desks = new ArrayList<>(people.size());
+    for (PersonId id : people) {
+      try {
+        office
+            .directory()
+            .person(id)
+            .ifPresent(person -> desks.add(desk(person, exchange, records)));
+      } catch (RuntimeException e) {
+        LOG.error("The desk of {} could not be drawn up", id, e);
+      }
+    }
+    return desks;
+  }
+
+  private DeskView desk(Person person, Exchange exchange, CallRecords records) {
+    PersonId id = person.id();
+    ExchangeState state = exchange.state();
+    List<CallView> all = new ArrayList<>();
+    for (CallId each : state.inHand(id)) {
+      Call call = state.call(each);
+      all.add(calls.view(call, id, records.of(each), exchange.offers(call, id)));
+    }
+    for (CallId each : state.sentOn(id)) {
+      Call call = state.call(each);
+      if (call.of(id) == null) {
+        all.add(calls.sentView(call, id, records.of(each), exchange.offers(call, id)));
+      }
+    }
+    PersonView board = PersonView.of(person, Lamp.of(id, state));
+    return new DeskView(id, all, callBacks(id, state), board);
+  }
+
+  /** All park slots. */
+  public Shelf shelf(ExchangeState state) {
+    return new Shelf(
+        office.settings().parking().slots().stream()
+            .map(slot -> slot(slot, state.inSlot(slot.number())))
+            .toList());
+  }
+
+  private Shelf.Slot slot(ParkSlot slot, @Nullable Call there) {
+    SlotView view = new SlotView(slot.number(), slot.label(), waiting(there));
+    return new Shelf.Slot(view, there == null ? null : there.parked());
+  }
+
+  private SlotView.@Nullable Waiting waiting(@Nullable Call call) {
+    if (call == null) {
+      return null;
+    }
+    Call.Parking parking = call.parked();
+    PersonId forWhom = parking.forWhom();
+    return new SlotView.Waiting(
+        call.id().value(),
+        parties.view(call.opposite(0).party()),
+        forWhom == null ? null : office.now().nameOf(forWhom),
+        forWhom == null ? null : forWhom.value(),
+        office.now().nameOf(parking.by()),
+        parking.note(),
+        /* unasked= */ true,
+        parking.since(),
+        parking.until());
+  }
+
+  /** The wishes of a person that do not ring at them right now. */
+  private List<CallBackView> callBacks(PersonId person, ExchangeState state) {
+    return state.callBacks().stream()
+        .filter(wish -> wish.by().equals(person) && !wish.ringing())
+        .map(
+            wish ->
+                new CallBackView(
+                    wish.request().value(), office.now().nameOf(wish.on()), wish.until()))
+        .toList();
+  }
+}

@@ -1,0 +1,53 @@
+package oficina.server.door;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Token buckets: each key may do so much at once, and after that as much as trickles in. Keys with
+ * a full bucket are forgotten, so that made-up ones take no memory for long.
+ */
+public final class TokenBuckets {
+  private static final int MANY = 10_000;
+
+  private record Bucket(double tokens, Instant at) {}
+
+  private final double capacity;
+  private final double perSecond;
+  private final ConcurrentHashMap<String, Bucket> buckets = new ConcurrentHashMap<>();
+
+  /**
+   * @param capacity how much a key may do at once
+   * @param perSecond how much of that comes back each second
+   */
+  public TokenBuckets(double capacity, double perSecond) {
+    this.capacity = capacity;
+    this.perSecond = perSecond;
+  }
+
+  /** How long this key has to wait until it may do one thing more. */
+  public Duration wait(String key, Instant now) {
+    double missing = 1 - tokens(buckets.get(key), now);
+    return missing <= 0
+        ? Duration.ZERO
+        : Duration.ofMillis((long) (missing / perSecond * 1000) + 1);
+  }
+
+  /** Takes one, also one that is not there. */
+  public void spend(String key, Instant now) {
+    if (buckets.size() > MANY) {
+      buckets.values().removeIf(bucket -> tokens(bucket, now) >= capacity);
+    }
+    buckets.compute(key, (k, bucket) -> new Bucket(Math.max(0, tokens(bucket, now) - 1), now));
+  }
+
+  private double tokens(@Nullable Bucket bucket, Instant now) {
+    if (bucket == null) {
+      return capacity;
+    }
+    double since = Math.max(0, Duration.between(bucket.at(), now).toMillis()) / 1000.0;
+    return Math.min(capacity, bucket.tokens() + since * perSecond);
+  }
+}

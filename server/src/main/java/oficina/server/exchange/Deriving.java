@@ -1,0 +1,138 @@
+package oficina.server.exchange;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Consumer;
+import oficina.core.exchange.Exchange;
+import oficina.core.history.CallRecords;
+import oficina.core.history.Part;
+import oficina.core.notices.Notice;
+import oficina.core.notices.Notices;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.CallBack;
+import oficina.core.state.ExchangeEvent;
+import oficina.server.desk.DeskFeed;
+import oficina.server.desk.DeskViews;
+import oficina.server.journal.Batch;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Applies events and derives everything from them: notices, records, desks. Each derivation is on
+ * its own: when one fails, it is logged, the events stand and everybody else is told.
+ */
+record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFeed feed) {
+  private static final Logger LOG = LoggerFactory.getLogger(Deriving.class);
+
+  /**
+   * What the events of one command lead to.
+   *
+   * @param applied is told of each as soon as the exchange has applied it
+   * @param told where they are noted for whoever is told when they are durable
+   */
+  Batch.Derived from(List<ExchangeEvent> events, Consumer<ExchangeEvent> applied, List<Told> told) {
+    Gathered all = new Gathered();
+    for (ExchangeEvent event : events) {
+      told.add(all.happen(event));
+      applied.accept(event);
+    }
+    return all.derived();
+  }
+
+  /** Shows all desks and the shelf as they are now. */
+  Runnable everything() {
+    List<PersonId> everybody =
+        exchange.office().directory().people().stream().map(Person::id).toList();
+    DeskFeed.Changes changes =
+        new DeskFeed.Changes(
+            views.of(everybody, exchange, records),
+            views.shelf(exchange.state()),
+            List.of(),
+            List.of());
+    return () -> feed.publish(changes);
+  }
+
+  private static void guarded(String what, Object about, Runnable action) {
+    try {
+      action.run();
+    } catch (RuntimeException e) {
+      LOG.error("Could not {} {}", what, about, e);
+    }
+  }
+
+  /** What is gathered of one command. */
+  private final class Gathered {
+    private final List<CallRecords.Entries> history = new ArrayList<>();
+    private final List<Notice> notices = new ArrayList<>();
+    private final Set<PersonId> touched = new LinkedHashSet<>();
+    private boolean shelf;
+
+    Told happen(ExchangeEvent event) {
+      Call before = callOf(event);
+      guarded(
+          "derive notices from", event, () -> notices.addAll(Notices.of(event, exchange.state())));
+      touchWishers();
+      exchange.apply(event);
+      touchWishers();
+      Call after = callOf(event);
+      guarded("record", event, () -> record(event));
+      touch(before);
+      touch(after);
+      if (event.deviceOf() != null) {
+        touched.add(event.deviceOf());
+      }
+      return new Told(event, after);
+    }
+
+    private @Nullable Call callOf(ExchangeEvent event) {
+      return event.inCall() == null ? null : exchange.state().call(event.inCall());
+    }
+
+    private void record(ExchangeEvent event) {
+      CallRecords.Entries entries = records.follow(event, exchange.state()::call);
+      if (entries != null) {
+        history.add(entries);
+        entries.parts().forEach(part -> touched.add(part.person()));
+      }
+    }
+
+    private void touch(@Nullable Call call) {
+      if (call != null) {
+        touched.addAll(call.employees());
+        shelf |= call.parked() != null;
+      }
+    }
+
+    /** Who waits for a colleague to become free; few at any time. */
+    private void touchWishers() {
+      exchange.state().callBacks().stream().map(CallBack::by).forEach(touched::add);
+    }
+
+    Batch.Derived derived() {
+      try {
+        return new Batch.Derived(history, shown());
+      } catch (RuntimeException e) {
+        LOG.error("Could not draw up what has changed", e);
+        return new Batch.Derived(history, () -> {});
+      }
+    }
+
+    private Runnable shown() {
+      List<Part> parts = history.stream().flatMap(each -> each.parts().stream()).toList();
+      parts.stream().map(Notices::of).filter(Objects::nonNull).forEach(notices::add);
+      DeskFeed.Changes changes =
+          new DeskFeed.Changes(
+              views.of(touched, exchange, records),
+              shelf ? views.shelf(exchange.state()) : null,
+              notices,
+              parts);
+      return () -> feed.publish(changes);
+    }
+  }
+}

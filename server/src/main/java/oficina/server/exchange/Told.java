@@ -1,0 +1,12 @@
+package oficina.server.exchange;
+
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An event that has happened.
+ *
+ * @param after its call as it was afterwards; null when the event ended it or concerns none
+ */
+record Told(ExchangeEvent event, @Nullable Call after) {}

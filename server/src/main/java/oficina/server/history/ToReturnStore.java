@@ -1,0 +1,140 @@
+package oficina.server.history;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import oficina.core.history.Part;
+import oficina.core.history.ToReturn;
+import oficina.server.database.JournalDatabase;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The lists of calls to return, kept up with the history. */
+@Repository
+class ToReturnStore {
+  private final JdbcTemplate batch;
+  private final JdbcClient inJournal;
+  private final JdbcClient jdbc;
+  private final ReturnLists lists;
+
+  ToReturnStore(JournalDatabase journal, JdbcClient jdbc, ReturnLists lists) {
+    this.batch = journal.jdbc();
+    this.inJournal = JdbcClient.create(batch);
+    this.jdbc = jdbc;
+    this.lists = lists;
+  }
+
+  /** Takes in entries of the history that are new or have changed. */
+  void follow(List<Part> parts) {
+    List<Object[]> missed = new ArrayList<>();
+    List<Part> spoken = new ArrayList<>();
+    for (Part part : parts) {
+      ToReturn.Change change = ToReturn.of(part);
+      if (change != null && change.missed()) {
+        lists.changed(change.list());
+        missed.add(
+            new Object[] {
+              change.list(),
+              change.caller(),
+              part.call().value(),
+              part.began(),
+              part.rang().toMillis()
+            });
+      } else if (change != null) {
+        spoken.add(part);
+      }
+    }
+    // Missed first: whoever was missed and spoken with in one call has been served.
+    all(
+        """
+        insert into to_return (list, caller, call_id, began, rang_ms) values (?, ?, ?, ?, ?)
+        on duplicate key update rang_ms = values(rang_ms)
+        """,
+        missed);
+    takeOff(spoken);
+  }
+
+  /** Most who are spoken with are on no list: one question for all of them finds those who are. */
+  private void takeOff(List<Part> spoken) {
+    if (spoken.isEmpty()) {
+      return;
+    }
+    Map<String, List<String>> waiting = new HashMap<>();
+    inJournal
+        .sql("select distinct caller, list from to_return where caller in (:callers)")
+        .param(
+            "callers", spoken.stream().map(part -> ToReturn.of(part).caller()).distinct().toList())
+        .query(
+            row -> {
+              waiting
+                  .computeIfAbsent(row.getString("caller"), caller -> new ArrayList<>())
+                  .add(row.getString("list"));
+            });
+    List<Object[]> served = new ArrayList<>();
+    for (Part part : spoken) {
+      ToReturn.Change change = ToReturn.of(part);
+      for (String list : waiting.getOrDefault(change.caller(), List.of())) {
+        if (change.list() == null || change.list().equals(list)) {
+          lists.changed(list);
+          served.add(new Object[] {change.caller(), list, part.ended()});
+        }
+      }
+    }
+    all("delete from to_return where caller = ? and list = ? and began <= ?", served);
+  }
+
+  private void all(String sql, List<Object[]> rows) {
+    if (!rows.isEmpty()) {
+      batch.batchUpdate(sql, rows);
+    }
+  }
+
+  /**
+   * Somebody to call back.
+   *
+   * @param caller an E.164 number, or the list of a colleague
+   * @param times how often they were missed
+   * @param list on which the last of these calls is
+   * @param began when the last of these was
+   */
+  record Waiting(String caller, int times, String list, Instant began, long rangMs) {}
+
+  /**
+   * Whoever waits on these lists, the one who has waited longest first.
+   *
+   * @param own the asker's own list: nobody calls themselves back
+   */
+  List<Waiting> waiting(String own, List<String> lists, Instant notBefore, int limit) {
+    return jdbc.sql(
+            """
+            select r.caller, found.times, min(r.list) as list, r.began, max(r.rang_ms) as rang_ms
+            from (
+              select caller, count(distinct call_id) as times, min(began) as first,
+                max(began) as last
+              from to_return
+              where list in (:lists) and caller <> :own and began >= :notBefore
+              group by caller order by first limit :limit) found
+            join to_return r
+              on r.caller = found.caller and r.began = found.last and r.list in (:lists)
+            group by r.caller, found.times, r.began, found.first order by found.first
+            """)
+        .param("lists", lists)
+        .param("own", own)
+        .param("notBefore", LocalDateTime.ofInstant(notBefore, ZoneOffset.UTC))
+        .param("limit", limit)
+        .query(
+            (row, n) ->
+                new Waiting(
+                    row.getString("caller"),
+                    row.getInt("times"),
+                    row.getString("list"),
+                    row.getObject("began", LocalDateTime.class).toInstant(ZoneOffset.UTC),
+                    row.getLong("rang_ms")))
+        .list();
+  }
+}

@@ -1,0 +1,37 @@
+package oficina.server.journal;
+
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import oficina.core.history.CallRecords;
+import oficina.core.state.ExchangeEvent;
+
+/**
+ * What one command led to, on its way to the database.
+ *
+ * @param entries its events, queued before anything is derived from them
+ * @param derived what follows from them; completed whatever goes wrong in deriving it
+ * @param written done once the events are durable, or the database is known to be away
+ */
+public record Batch(List<Entry> entries, CompletableFuture<Derived> derived, Runnable written) {
+
+  /**
+   * An event and its place in the journal.
+   *
+   * @param seq grows by one with each event
+   */
+  public record Entry(long seq, ExchangeEvent event) {}
+
+  /**
+   * What follows from the events.
+   *
+   * @param history entries that are new or have changed; written together with the events
+   * @param tell shows everybody concerned how things are now
+   */
+  public record Derived(List<CallRecords.Entries> history, Runnable tell) {}
+
+  /** Something that is only to be shown. */
+  public static Batch onlyShown(Runnable tell) {
+    return new Batch(
+        List.of(), CompletableFuture.completedFuture(new Derived(List.of(), tell)), () -> {});
+  }
+}

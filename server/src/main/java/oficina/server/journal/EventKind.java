@@ -1,0 +1,208 @@
+package oficina.server.journal;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import oficina.core.state.ExchangeEvent;
+
+/**
+ * The kinds of events as the journal knows them: a name for good, whatever its class is called, and
+ * the version in which it is written today. Whoever changes what a record holds raises its version
+ * and writes an {@link Upcaster} from the one before.
+ */
+enum EventKind {
+  ORIGINATED("Originated", 2, ExchangeEvent.Originated.class),
+  NETWORK_REACHED("NetworkReached", 1, ExchangeEvent.NetworkReached.class),
+  DELIVERED("Delivered", 1, ExchangeEvent.Delivered.class),
+  SILENCED("Silenced", 1, ExchangeEvent.Silenced.class),
+  ESTABLISHED("Established", 1, ExchangeEvent.Established.class),
+  HELD("Held", 1, ExchangeEvent.Held.class),
+  RETRIEVED("Retrieved", 1, ExchangeEvent.Retrieved.class),
+  HOLD_REMINDED("HoldReminded", 1, ExchangeEvent.HoldReminded.class),
+  MUTED("Muted", 1, ExchangeEvent.Muted.class),
+  UNATTENDED("Unattended", 1, ExchangeEvent.Unattended.class),
+  MOVED("Moved", 1, ExchangeEvent.Moved.class),
+  PARKED("Parked", 2, ExchangeEvent.Parked.class),
+  SENT_ON("SentOn", 2, ExchangeEvent.SentOn.class),
+  MERGED("Merged", 1, ExchangeEvent.Merged.class),
+  DIGITS_SENT("DigitsSent", 1, ExchangeEvent.DigitsSent.class),
+  FAILED("Failed", 1, ExchangeEvent.Failed.class),
+  CALL_BACK_REQUESTED("CallBackRequested", 1, ExchangeEvent.CallBackRequested.class),
+  CALL_BACK_ARMED("CallBackArmed", 1, ExchangeEvent.CallBackArmed.class),
+  CALL_BACK_RINGS("CallBackRings", 1, ExchangeEvent.CallBackRings.class),
+  CALL_BACK_ANSWERED("CallBackAnswered", 1, ExchangeEvent.CallBackAnswered.class),
+  CALL_BACK_CLEARED("CallBackCleared", 1, ExchangeEvent.CallBackCleared.class),
+  CONNECTION_CLEARED("ConnectionCleared", 1, ExchangeEvent.ConnectionCleared.class),
+  CALL_CLEARED("CallCleared", 1, ExchangeEvent.CallCleared.class),
+  DEVICE_CAME("DeviceCame", 1, ExchangeEvent.DeviceCame.class),
+  DEVICE_WENT("DeviceWent", 1, ExchangeEvent.DeviceWent.class);
+
+  private static final Map<String, EventKind> BY_NAME =
+      Arrays.stream(values()).collect(Collectors.toMap(EventKind::stored, Function.identity()));
+  private static final Naming NAMING = new Naming();
+
+  private final String stored;
+  private final int version;
+  private final Class<? extends ExchangeEvent> type;
+
+  EventKind(String stored, int version, Class<? extends ExchangeEvent> type) {
+    this.stored = stored;
+    this.version = version;
+    this.type = type;
+  }
+
+  String stored() {
+    return stored;
+  }
+
+  int version() {
+    return version;
+  }
+
+  Class<? extends ExchangeEvent> type() {
+    return type;
+  }
+
+  static EventKind of(ExchangeEvent event) {
+    return event.accept(NAMING);
+  }
+
+  /**
+   * @throws UnreadableEventException when no kind was ever called so
+   */
+  static EventKind named(String stored) {
+    EventKind kind = BY_NAME.get(stored);
+    if (kind == null) {
+      throw new UnreadableEventException("no kind of event is called " + stored);
+    }
+    return kind;
+  }
+
+  private static final class Naming implements ExchangeEvent.Cases<EventKind> {
+    @Override
+    public EventKind of(ExchangeEvent.Originated event) {
+      return ORIGINATED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.NetworkReached event) {
+      return NETWORK_REACHED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Delivered event) {
+      return DELIVERED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Silenced event) {
+      return SILENCED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Established event) {
+      return ESTABLISHED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Held event) {
+      return HELD;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Retrieved event) {
+      return RETRIEVED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.HoldReminded event) {
+      return HOLD_REMINDED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Muted event) {
+      return MUTED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Unattended event) {
+      return UNATTENDED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Moved event) {
+      return MOVED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Parked event) {
+      return PARKED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.SentOn event) {
+      return SENT_ON;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Merged event) {
+      return MERGED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.DigitsSent event) {
+      return DIGITS_SENT;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Failed event) {
+      return FAILED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.CallBackRequested event) {
+      return CALL_BACK_REQUESTED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.CallBackArmed event) {
+      return CALL_BACK_ARMED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.CallBackRings event) {
+      return CALL_BACK_RINGS;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.CallBackAnswered event) {
+      return CALL_BACK_ANSWERED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.CallBackCleared event) {
+      return CALL_BACK_CLEARED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.ConnectionCleared event) {
+      return CONNECTION_CLEARED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.CallCleared event) {
+      return CALL_CLEARED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.DeviceCame event) {
+      return DEVICE_CAME;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.DeviceWent event) {
+      return DEVICE_WENT;
+    }
+  }
+}

@@ -1,0 +1,37 @@
+package oficina.server.json;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import oficina.core.call.Party;
+import oficina.core.routing.Way;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.NamedType;
+
+/**
+ * Values of core as JSON, as they are stored. The names stand here and nowhere else, so that a
+ * class can be renamed without anything stored becoming unreadable.
+ */
+public final class CoreJson {
+  private CoreJson() {}
+
+  /** Which kind it is stands in the property {@code is}. */
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
+  @JsonIgnoreProperties(ignoreUnknown = true)
+  private interface Kind {}
+
+  public static final JsonMapper JSON =
+      JsonMapper.builder()
+          .addMixIn(Party.class, Kind.class)
+          .addMixIn(Way.Step.class, Kind.class)
+          .registerSubtypes(
+              new NamedType(Party.Employee.class, "Employee"),
+              new NamedType(Party.Outside.class, "Outside"),
+              new NamedType(Party.Members.class, "Members"),
+              new NamedType(Party.Emergency.class, "Emergency"),
+              new NamedType(Party.Slot.class, "Slot"),
+              new NamedType(Party.Nobody.class, "Nobody"),
+              new NamedType(Way.To.class, "To"),
+              new NamedType(Way.FrontDesk.class, "FrontDesk"),
+              new NamedType(Way.WaitOn.class, "WaitOn"))
+          .build();
+}

@@ -1,0 +1,76 @@
+package oficina.server.office;
+
+import java.security.SecureRandom;
+import java.util.Base64;
+import oficina.core.people.PersonId;
+import oficina.server.OficinaProperties;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What an empty database begins with: the demo office where that is wanted, otherwise one
+ * administrator whose password is said once and must be changed.
+ */
+@Component
+public class NewOffice {
+  private static final Logger LOG = LoggerFactory.getLogger(NewOffice.class);
+  private static final String DEMO = "demo";
+
+  private final OfficeStore store;
+  private final DemoOffice demo;
+  private final PasswordEncoder passwords;
+  private final boolean demoWanted;
+
+  NewOffice(
+      OfficeStore store, DemoOffice demo, PasswordEncoder passwords, OficinaProperties properties) {
+    this.store = store;
+    this.demo = demo;
+    this.passwords = passwords;
+    this.demoWanted = properties.demo();
+  }
+
+  @Transactional
+  public void intoEmptyDatabase() {
+    if (store.isEmpty()) {
+      if (demoWanted) {
+        demo.add();
+        store.set(DEMO, "true");
+      } else {
+        administrator();
+      }
+    }
+    if (store.setting(DEMO).isPresent()) {
+      LOG.warn(
+          "This is the demo office: its people can be signed in as by anybody who knows the password"
+              + " of the demo. Do not use it for real calls.");
+    }
+  }
+
+  private void administrator() {
+    byte[] random = new byte[12];
+    new SecureRandom().nextBytes(random);
+    String password = Base64.getUrlEncoder().withoutPadding().encodeToString(random);
+    long team = store.teamNamed("Office");
+    PersonId id =
+        store.addPerson(
+            new NewPerson(
+                "Administrator",
+                "admin",
+                passwords.encode(password),
+                "administrator",
+                "100",
+                null,
+                team,
+                "",
+                true,
+                StandIn.NONE));
+    store.mustChangePassword(id);
+    LOG.warn(
+        "A new office. Sign in as admin with the password {} and choose another one. It is not said"
+            + " again.",
+        password);
+  }
+}

@@ -1,0 +1,44 @@
+package oficina.server.office;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import oficina.core.office.ParkSlot;
+import oficina.core.office.Settings;
+import oficina.core.people.GroupId;
+
+/** What the office has set, as it stands in the database by name. */
+record StoredSettings(Map<String, String> set) {
+
+  /** What is set, and for the rest what usually applies. */
+  static Settings of(Map<String, String> set, List<ParkSlot> slots) {
+    return new StoredSettings(set).settings(slots);
+  }
+
+  private Settings settings(List<ParkSlot> slots) {
+    Settings usual = Settings.DEFAULT;
+    String frontDesk = set.get("front-desk");
+    return new Settings(
+        new Settings.Limits(
+            number("outside-lines", usual.limits().outsideLines()),
+            number("calls-in-hand", usual.limits().callsInHand()),
+            number("conference-limit", usual.limits().conferenceParties())),
+        new Settings.Times(
+            seconds("network-patience", usual.times().networkPatience()),
+            seconds("hold-reminder", usual.times().holdReminder()),
+            seconds("tone-time", usual.times().tone()),
+            seconds("call-back-lasts", usual.times().callBack()),
+            seconds("unattended", usual.times().unattended())),
+        new Settings.Parking(slots, seconds("park-come-back", usual.parking().comeBack())),
+        frontDesk == null ? null : new GroupId(Long.parseLong(frontDesk)),
+        Settings.PickUp.valueOf(set.getOrDefault("pick-up", usual.pickUp().name())));
+  }
+
+  private int number(String name, int usual) {
+    return set.containsKey(name) ? Integer.parseInt(set.get(name)) : usual;
+  }
+
+  private Duration seconds(String name, Duration usual) {
+    return Duration.ofSeconds(number(name, (int) usual.toSeconds()));
+  }
+}

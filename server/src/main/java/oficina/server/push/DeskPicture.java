@@ -1,0 +1,17 @@
+package oficina.server.push;
+
+import java.time.Instant;
+import java.util.List;
+import oficina.server.desk.CallBackView;
+import oficina.server.desk.CallView;
+import oficina.server.desk.SlotView;
+import oficina.server.people.PersonView;
+
+/** Everything a page shows of calls and people, for whoever does without the WebSocket. */
+public record DeskPicture(
+    Instant now,
+    List<CallView> calls,
+    List<CallBackView> callBacks,
+    List<SlotView> shelf,
+    List<PersonView> people,
+    Push.Service service) {}

@@ -1,0 +1,56 @@
+package oficina.server.signin;
+
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.people.PersonId;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Browsers in which people have signed in before. Whatever strangers try, in these they get in.
+ * Known in memory: a stranger who makes cookies up is told from them without asking the database.
+ */
+@Component
+class KnownBrowsers {
+  private final BrowserStore store;
+  private final MovableClock clock;
+  private final Map<String, Set<PersonId>> known = new ConcurrentHashMap<>();
+
+  KnownBrowsers(BrowserStore store, MovableClock clock) {
+    this.store = store;
+    this.clock = clock;
+    store.known(this::remember);
+  }
+
+  private void remember(String browserHash, PersonId person) {
+    known.computeIfAbsent(browserHash, hash -> ConcurrentHashMap.newKeySet()).add(person);
+  }
+
+  /** Whether anybody has signed in in it. */
+  boolean isKnown(String browserHash) {
+    return known.containsKey(browserHash);
+  }
+
+  /** Whether this person has signed in in it. */
+  boolean isKnown(String browserHash, PersonId person) {
+    return known.getOrDefault(browserHash, Set.of()).contains(person);
+  }
+
+  /** A wrong password was tried. */
+  void failed(PersonId person, String place, String browserHash) {
+    store.failed(person, place, browserHash, clock.instant());
+  }
+
+  /**
+   * Somebody has signed in.
+   *
+   * @return what was tried since the last time in other browsers than this one; null when nothing
+   */
+  BrowserStore.@Nullable Failed signedIn(PersonId person, String browserHash) {
+    BrowserStore.Failed failed = store.signedIn(person, browserHash, clock.instant());
+    remember(browserHash, person);
+    return failed;
+  }
+}

@@ -1,0 +1,78 @@
+package oficina.server.signin;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Map;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Future;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
+import oficina.server.problems.Problem;
+import org.springframework.stereotype.Component;
+
+/**
+ * Where passwords are checked and hashed, which is slow on purpose: one at a time in a thread of
+ * its own, so that it takes nothing from the calls. Few may wait, of one origin fewer still;
+ * everybody else is told to try again.
+ */
+@Component
+class PasswordChecks {
+  private static final int WAITING = 16;
+  private static final int WAITING_OF_AN_ORIGIN = 4;
+  private static final int TRY_AGAIN_SECONDS = 2;
+
+  private final Map<String, Integer> waiting = new ConcurrentHashMap<>();
+  private final ThreadPoolExecutor checks =
+      new ThreadPoolExecutor(
+          1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(WAITING), this::thread);
+
+  private Thread thread(Runnable work) {
+    Thread thread = new Thread(work, "passwords");
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  /**
+   * Does something that checks or hashes a password.
+   *
+   * @param from the browser or the network address that asks for it
+   * @throws Problem when too many wait already, or the check itself ends in one
+   */
+  <T> T await(String from, Supplier<T> check) {
+    try {
+      if (waiting.merge(from, 1, Integer::sum) > WAITING_OF_AN_ORIGIN) {
+        throw busy();
+      }
+      Future<T> answer = checks.submit(check::get);
+      return answer.get();
+    } catch (RejectedExecutionException e) {
+      throw busy();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    } catch (ExecutionException e) {
+      if (e.getCause() instanceof RuntimeException cause) {
+        throw cause;
+      }
+      throw new IllegalStateException(e.getCause());
+    } finally {
+      leave(from);
+    }
+  }
+
+  private void leave(String from) {
+    waiting.computeIfPresent(from, (key, count) -> count > 1 ? count - 1 : null);
+  }
+
+  private static Problem busy() {
+    return Problem.tooMany("SIGN_IN_BUSY", TRY_AGAIN_SECONDS);
+  }
+
+  @PreDestroy
+  void stop() {
+    checks.shutdownNow();
+  }
+}

@@ -1,0 +1,220 @@
+package oficina.server.trunk;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import oficina.core.call.CallId;
+import oficina.core.call.Cause;
+import oficina.core.exchange.Command;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import oficina.core.state.FewEvents;
+import oficina.server.exchange.ExchangeListener;
+import oficina.server.exchange.ExchangeLoop;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Between the exchange and the outside lines: which connection of which call each of them is. The
+ * network is told of events when they are durable, and its reports are for where the party is by
+ * now, which may be another call by then.
+ */
+public final class TrunkLines implements ExchangeListener, TrunkReports {
+  private record Place(CallId call, int leg) {}
+
+  private final ExchangeLoop loop;
+  private final Trunk trunk;
+
+  /** Where each party is, as the exchange has it now. */
+  private final Map<TrunkCall, Place> now = new HashMap<>();
+
+  /** Whose place it was when what the network is being told of happened. */
+  private final Map<Place, TrunkCall> then = new HashMap<>();
+
+  /**
+   * @param connect makes the network that reports here
+   */
+  public TrunkLines(ExchangeLoop loop, Function<TrunkReports, ? extends Trunk> connect) {
+    this.loop = loop;
+    this.trunk = connect.apply(this);
+  }
+
+  private TrunkCall newCall(Place place) {
+    TrunkCall call = new TrunkCall(UUID.randomUUID().toString());
+    occupy(call, place);
+    return call;
+  }
+
+  private void occupy(TrunkCall call, Place place) {
+    now.put(call, place);
+    then.put(place, call);
+  }
+
+  // --- what the exchange tells ------------------------------------------------------------------
+
+  @Override
+  public void applied(ExchangeEvent event) {
+    event.accept(new Applied());
+  }
+
+  private final class Applied implements FewEvents<@Nullable Void> {
+    @Override
+    public @Nullable Void otherwise(ExchangeEvent event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.NetworkReached e) {
+      newCall(new Place(e.call(), e.leg()));
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.Merged e) {
+      Place before = new Place(e.other(), e.otherLeg());
+      now.replaceAll((call, place) -> place.equals(before) ? new Place(e.call(), e.leg()) : place);
+      return null;
+    }
+  }
+
+  @Override
+  public void happened(ExchangeEvent event, @Nullable Call after) {
+    event.accept(new Happened(after));
+  }
+
+  private final class Happened implements FewEvents<@Nullable Void> {
+    /** Whoever brings a call in is its first party. */
+    private static final int CALLER = 1;
+
+    private final @Nullable Call after;
+
+    Happened(@Nullable Call after) {
+      this.after = after;
+    }
+
+    @Override
+    public @Nullable Void otherwise(ExchangeEvent event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.NetworkReached e) {
+      trunk.setUp(then.get(new Place(e.call(), e.leg())), e.party(), after.callerId().number());
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.Merged e) {
+      TrunkCall moved = then.remove(new Place(e.other(), e.otherLeg()));
+      if (moved != null) {
+        then.put(new Place(e.call(), e.leg()), moved);
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.DigitsSent e) {
+      TrunkCall call = then.get(new Place(e.call(), e.leg()));
+      if (call != null) {
+        trunk.digits(call, e.digits());
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.Established e) {
+      TrunkCall caller = then.get(new Place(e.call(), CALLER));
+      if (caller != null && e.leg() != CALLER) {
+        trunk.answered(caller);
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.Failed e) {
+      TrunkCall caller = then.get(new Place(e.call(), CALLER));
+      if (caller != null) {
+        trunk.refused(caller, e.cause());
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
+      TrunkCall call = then.remove(new Place(e.call(), e.leg()));
+      if (call != null) {
+        now.remove(call);
+        trunk.released(call);
+      }
+      return null;
+    }
+  }
+
+  @Override
+  public void takenUp(ExchangeState state) {
+    for (Call call : state.calls()) {
+      for (Connection party : call.connections()) {
+        if (party.party().usesOutsideLine()) {
+          goesOn(call, party);
+        }
+      }
+    }
+  }
+
+  private void goesOn(Call call, Connection party) {
+    boolean incoming = !party.party().equals(call.caller());
+    Trunk.Stage stage =
+        switch (party.state()) {
+          case INITIATED -> Trunk.Stage.SETTING_UP;
+          case ALERTING -> Trunk.Stage.RINGING;
+          case CONNECTED, HOLD ->
+              call.answered() == null ? Trunk.Stage.RINGING : Trunk.Stage.TALKING;
+        };
+    TrunkCall line = newCall(new Place(call.id(), party.leg()));
+    trunk.goesOn(line, party.party(), incoming, stage, call.callerId().number());
+  }
+
+  // --- what the network reports -----------------------------------------------------------------
+
+  private interface OnPlace {
+    Command report(CallId call, int leg);
+  }
+
+  /** What is reported of a party whom the office has let go of meanwhile concerns nobody. */
+  private void report(TrunkCall call, OnPlace what) {
+    Place place = now.get(call);
+    if (place != null) {
+      loop.run(what.report(place.call(), place.leg()));
+    }
+  }
+
+  @Override
+  public void arrives(TrunkCall call, @Nullable PhoneNumber from, PhoneNumber to) {
+    CallId id = new CallId(UUID.randomUUID().toString());
+    occupy(call, new Place(id, Happened.CALLER));
+    loop.run(new Command.Arrive(id, from, to));
+  }
+
+  @Override
+  public void rings(TrunkCall call) {
+    report(call, Command.NetworkRings::new);
+  }
+
+  @Override
+  public void answers(TrunkCall call) {
+    report(call, Command.NetworkAnswers::new);
+  }
+
+  @Override
+  public void fails(TrunkCall call, Cause cause) {
+    report(call, (id, leg) -> new Command.NetworkFails(id, leg, cause));
+  }
+
+  @Override
+  public void clears(TrunkCall call) {
+    report(call, Command.NetworkClears::new);
+  }
+}
