@@ -1,19 +1,22 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
-import { Desk } from './desk/Desk';
 import { Frame } from './frame/Frame';
-import { History } from './history/History';
 import { listen } from './live/socket';
-import { Outside } from './outside/Outside';
-import { MeContext, useSession } from './session/session';
+import { FirstPassword } from './session/FirstPassword';
 import { SignIn } from './session/SignIn';
+import { MeContext, useSession } from './session/session';
+
+/** Views load when they are opened: whoever answers a call waits for none of the others. */
+const Desk = lazy(() => import('./desk/Desk').then((view) => ({ default: view.Desk })));
+const History = lazy(() => import('./history/History').then((view) => ({ default: view.History })));
+const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
 export function App() {
   const session = useSession();
   const queries = useQueryClient();
-  const id = session.me?.id;
+  const id = session.me?.mustChangePassword ? undefined : session.me?.id;
 
   useEffect(() => (id === undefined ? undefined : listen(queries)), [id, queries]);
 
@@ -23,15 +26,20 @@ export function App() {
   if (!session.me) {
     return <SignIn signedOut={session.signedOut} unreachable={session.unreachable} />;
   }
+  if (session.me.mustChangePassword) {
+    return <FirstPassword />;
+  }
   return (
     <MeContext value={session.me}>
       <Frame>
-        <Routes>
-          <Route path="/desk" element={<Desk />} />
-          <Route path="/history" element={<History />} />
-          {session.me.standIns && <Route path="/outside" element={<Outside />} />}
-          <Route path="*" element={<Navigate to="/desk" replace />} />
-        </Routes>
+        <Suspense>
+          <Routes>
+            <Route path="/desk" element={<Desk />} />
+            <Route path="/history" element={<History />} />
+            {session.me.standIns && <Route path="/outside" element={<Outside />} />}
+            <Route path="*" element={<Navigate to="/desk" replace />} />
+          </Routes>
+        </Suspense>
       </Frame>
     </MeContext>
   );

@@ -1,13 +1,13 @@
 import { t } from 'i18next';
 
-/** A problem document (RFC 9457): a code, and a sentence a person can act on. */
+/** A problem document (RFC 9457): a code, and what the sentence speaks of that is made of it. */
 export class Problem extends Error {
   constructor(
     readonly status: number,
     readonly code: string,
-    sentence: string,
+    about: Record<string, string> = {},
   ) {
-    super(sentence);
+    super(t(`problem.${code}`, { ...about, defaultValue: t('problem.UNEXPECTED') }));
   }
 }
 
@@ -30,12 +30,18 @@ async function request<T>(method: string, path: string, body?: unknown): Promise
       method,
       headers: {
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') }),
+        ...(method === 'GET'
+          ? {}
+          : {
+              'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
+              // However often it arrives, it counts once.
+              'Idempotency-Key': crypto.randomUUID(),
+            }),
       },
       body: body === undefined ? undefined : JSON.stringify(body),
     });
   } catch {
-    throw new Problem(0, 'OFFLINE', t('problem.OFFLINE'));
+    throw new Problem(0, 'OFFLINE');
   }
   const text = await response.text();
   if (response.ok) {
@@ -50,10 +56,10 @@ async function request<T>(method: string, path: string, body?: unknown): Promise
 
 async function asProblem(response: Response, text: string): Promise<Problem> {
   try {
-    const { code, detail } = JSON.parse(text) as { code: string; detail: string };
-    return new Problem(response.status, code, detail);
+    const { code, about } = JSON.parse(text) as { code: string; about?: Record<string, string> };
+    return new Problem(response.status, code, about);
   } catch {
-    return new Problem(response.status, 'UNEXPECTED', t('problem.UNEXPECTED'));
+    return new Problem(response.status, 'UNEXPECTED');
   }
 }
 

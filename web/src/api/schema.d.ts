@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls": {
         parameters: {
             query?: never;
@@ -349,7 +365,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["join"];
+        post: operations["join_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/sign-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["signIns"];
+        put?: never;
+        post?: never;
+        delete: operations["endOthers"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside": {
         parameters: {
             query?: never;
@@ -628,6 +660,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/sign-ins/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["leave_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/members/{leg}": {
         parameters: {
             query?: never;
@@ -671,6 +735,16 @@ export interface components {
         Answering: {
             device: string;
         };
+        Arrival: {
+            line?: string;
+            sentBy?: string;
+            returned: components["schemas"]["Returned"];
+            callBack: boolean;
+        };
+        Board: {
+            whole: boolean;
+            people: components["schemas"]["PersonView"][];
+        };
         CallBackView: {
             id: string;
             name: string;
@@ -689,8 +763,9 @@ export interface components {
             line?: string;
             sentBy?: string;
             returned: components["schemas"]["Returned"];
+            callBack: boolean;
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "FAILED" | "SENT";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "SENT";
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -698,21 +773,22 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED" | "LOST";
+            slot?: string;
+            digits: string;
+            /** @enum {string} */
+            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
+            device?: string;
             silenced: boolean;
             muted: boolean;
             reminded: boolean;
-            device?: string;
-            digits: string;
             announces?: string;
             aside: boolean;
             partner?: string;
             conference: components["schemas"]["ConferenceView"];
-            slot?: string;
-            callBack: boolean;
-            /** @enum {string} */
-            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
             course: components["schemas"]["SegmentView"][];
+            /** Format: int32 */
+            earlier: number;
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "END_FOR_ALL" | "CLEAR")[];
         };
         ConferenceView: {
@@ -720,6 +796,15 @@ export interface components {
             /** Format: int32 */
             limit: number;
             members: components["schemas"]["Member"][];
+        };
+        DeskPicture: {
+            /** Format: date-time */
+            now: string;
+            calls: components["schemas"]["CallView"][];
+            callBacks: components["schemas"]["CallBackView"][];
+            shelf: components["schemas"]["SlotView"][];
+            people: components["schemas"]["PersonView"][];
+            service: components["schemas"]["Service"];
         };
         Dial: {
             to: string;
@@ -729,6 +814,13 @@ export interface components {
             afterAnswer: string;
             accessCodeDropped: boolean;
             problem?: string;
+        };
+        Failed: {
+            /** Format: int32 */
+            times: number;
+            /** Format: date-time */
+            last: string;
+            place: string;
         };
         Found: {
             people: components["schemas"]["PersonView"][];
@@ -755,14 +847,33 @@ export interface components {
             held: number;
             /** @enum {string} */
             result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            missed: boolean;
             answeredBy?: string;
             /** @enum {string} */
-            endedBy?: "me" | "other";
+            endedBy?: "me" | "other" | "lost";
             course: components["schemas"]["SegmentView"][];
         };
         HistoryPage: {
             entries: components["schemas"]["HistoryEntry"][];
             next?: string;
+        };
+        Item: {
+            /** @enum {string} */
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "OUTSIDE";
+            data?: Record<string, never>;
+        };
+        Joined: {
+            /** Format: int64 */
+            id: number;
+        };
+        Joining: {
+            name: string;
+            signInName: string;
+            password: string;
+            extension: string;
+            directNumber?: string;
+            team: string;
+            site?: string;
         };
         Keys: {
             digits: string;
@@ -776,8 +887,11 @@ export interface components {
             team: string;
             role: string;
             office: string;
+            zone: string;
+            mustChangePassword: boolean;
             tipsSeen: boolean;
             standIns: boolean;
+            tried: components["schemas"]["Failed"];
         };
         Member: {
             /** Format: int32 */
@@ -786,8 +900,22 @@ export interface components {
             muted: boolean;
             away: boolean;
         };
+        Mine: {
+            device?: string;
+            silenced: boolean;
+            muted: boolean;
+            reminded: boolean;
+        };
         Muting: {
             on: boolean;
+        };
+        MyCalls: {
+            calls: components["schemas"]["CallView"][];
+            callBacks: components["schemas"]["CallBackView"][];
+        };
+        NameAndPassword: {
+            name: string;
+            password: string;
         };
         NewCall: {
             to: string;
@@ -799,7 +927,7 @@ export interface components {
             present: string;
             next: string;
         };
-        Notice: {
+        NoticeView: {
             what: string;
             about: {
                 [key: string]: string;
@@ -810,6 +938,7 @@ export interface components {
         };
         Outside: {
             callers: boolean;
+            switchable: boolean;
             subscribers: components["schemas"]["SubscriberView"][];
         };
         OutsideCallView: {
@@ -865,25 +994,17 @@ export interface components {
             /** Format: date-time */
             now: string;
             run: string;
-            calls?: components["schemas"]["CallView"][];
-            callBacks?: components["schemas"]["CallBackView"][];
-            shelf?: components["schemas"]["SlotView"][];
-            people?: components["schemas"]["PersonView"][];
-            historyChanged: boolean;
-            worklistChanged: boolean;
-            outsideChanged: boolean;
-            behind: boolean;
-            notices: components["schemas"]["Notice"][];
+            items: components["schemas"]["Item"][];
         };
         Returned: {
             from: string;
             /** @enum {string} */
-            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED";
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED" | "LOST";
             mine: boolean;
         };
         SegmentView: {
             /** @enum {string} */
-            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "REFUSED";
+            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "REFUSED";
             who: string[];
             mine: boolean;
             /** Format: date-time */
@@ -891,14 +1012,41 @@ export interface components {
             /** Format: date-time */
             to?: string;
         };
-        SignIn: {
-            name: string;
-            password: string;
+        Service: {
+            behind: boolean;
+            /** Format: int32 */
+            refused: number;
+        };
+        SignInView: {
+            id: string;
+            here: boolean;
+            place: string;
+            agent: string;
+            /** Format: date-time */
+            began: string;
+            /** Format: date-time */
+            lastUsed: string;
         };
         SlotView: {
             slot: string;
             label: string;
             waiting: components["schemas"]["Waiting"];
+        };
+        Stand: {
+            /** @enum {string} */
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "SENT";
+            /** Format: date-time */
+            began: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: int64 */
+            heldBefore: number;
+            /** @enum {string} */
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED" | "LOST";
+            slot?: string;
+            digits: string;
+            /** @enum {string} */
+            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
         };
         SubscriberView: {
             number: string;
@@ -918,6 +1066,7 @@ export interface components {
         Taken: {
             call?: string;
             device: string;
+            evenForOthers?: boolean;
         };
         Taking: {
             /** Format: int64 */
@@ -926,6 +1075,11 @@ export interface components {
         };
         Target: {
             to: string;
+        };
+        Ties: {
+            announces?: string;
+            aside: boolean;
+            partner?: string;
         };
         Tips: {
             seen: boolean;
@@ -948,6 +1102,7 @@ export interface components {
             forId?: number;
             by: string;
             note: string;
+            unasked: boolean;
             /** Format: date-time */
             since: string;
             /** Format: date-time */
@@ -962,21 +1117,31 @@ export interface components {
 }
 export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswering = components['schemas']['Answering'];
+export type SchemaArrival = components['schemas']['Arrival'];
+export type SchemaBoard = components['schemas']['Board'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallView = components['schemas']['CallView'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
+export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDial = components['schemas']['Dial'];
+export type SchemaFailed = components['schemas']['Failed'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
+export type SchemaItem = components['schemas']['Item'];
+export type SchemaJoined = components['schemas']['Joined'];
+export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaMe = components['schemas']['Me'];
 export type SchemaMember = components['schemas']['Member'];
+export type SchemaMine = components['schemas']['Mine'];
 export type SchemaMuting = components['schemas']['Muting'];
+export type SchemaMyCalls = components['schemas']['MyCalls'];
+export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
-export type SchemaNotice = components['schemas']['Notice'];
+export type SchemaNoticeView = components['schemas']['NoticeView'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
@@ -988,13 +1153,16 @@ export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
 export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
-export type SchemaSignIn = components['schemas']['SignIn'];
+export type SchemaService = components['schemas']['Service'];
+export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
+export type SchemaStand = components['schemas']['Stand'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
 export type SchemaTarget = components['schemas']['Target'];
+export type SchemaTies = components['schemas']['Ties'];
 export type SchemaTips = components['schemas']['Tips'];
 export type SchemaToCallBack = components['schemas']['ToCallBack'];
 export type SchemaWaiting = components['schemas']['Waiting'];
@@ -1201,7 +1369,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SignIn"];
+                "application/json": components["schemas"]["NameAndPassword"];
             };
         };
         responses: {
@@ -1295,6 +1463,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joining"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Joined"];
+                };
             };
         };
     };
@@ -1554,7 +1746,7 @@ export interface operations {
             };
         };
     };
-    join: {
+    join_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1844,6 +2036,44 @@ export interface operations {
             };
         };
     };
+    signIns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SignInView"][];
+                };
+            };
+        };
+    };
+    endOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     outside: {
         parameters: {
             query?: never;
@@ -1947,8 +2177,48 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Push"];
+                    "*/*": components["schemas"]["DeskPicture"];
                 };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    leave_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { SegmentView } from '../api/types';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
-import { inWords, ROOM_FOR_WORDS, stretches, type Stretch } from './cord';
+import { ROOM_FOR_WORDS, type Stretch, inWords, stretches } from './cord';
 
 interface Props {
   course: SegmentView[];

@@ -1,16 +1,16 @@
 import { useTranslation } from 'react-i18next';
-import { useEffect } from 'react';
-import { Tips } from '../frame/Tips';
-import { activeCall, cancelCallBack, inOrder, useCalls } from '../live/calls';
-import { useLive } from '../live/store';
 import type { CallBackView, CallView } from '../api/types';
+import { Announcement } from '../calls/Announcement';
+import { CallStrip } from '../calls/CallStrip';
+import { DragBoard } from '../calls/drag';
+import { activeCall, inOrder } from '../calls/order';
+import { cancelCallBack } from '../calls/services';
+import { useCallStore, useCalls } from '../calls/store';
+import { DialField } from '../dial/DialField';
+import { Tips } from '../frame/Tips';
 import { Shelf } from '../park/Shelf';
+import { People } from '../people/People';
 import { timeOfDay } from '../words/time';
-import { Announcement } from './Announcement';
-import { CallStrip } from './CallStrip';
-import { DialField } from './DialField';
-import { DragBoard } from './drag';
-import { People } from './People';
 import { Worklist } from './Worklist';
 
 /** The main view: dialling, the calls in hand, the people and the park slots, all in sight. */
@@ -34,14 +34,8 @@ export function Desk() {
 function InHand() {
   const { t } = useTranslation();
   const calls = useCalls();
-  const callBacks = useLive((live) => live.callBacks);
-  const chosen = useLive((live) => live.chosen);
+  const callBacks = useCallStore((store) => store.callBacks);
   const active = activeCall(calls);
-  useEffect(() => {
-    if (chosen && !calls.some((call) => call.id === chosen)) {
-      useLive.setState({ chosen: '' });
-    }
-  }, [calls, chosen]);
   const talking = active?.phase === 'TALKING' ? active.other.name : '';
   return (
     <section aria-label={t('inHand.title')} className="flex min-h-0 flex-col lg:overflow-y-auto">

@@ -2,18 +2,19 @@ import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { get, sentence } from '../api/client';
 import type { SlotView, ToCallBack } from '../api/types';
-import { nameOf, takeParked } from '../live/calls';
+import { nameOf } from '../calls/order';
+import { takeParked } from '../calls/services';
 import { useNow } from '../live/now';
-import { useLive } from '../live/store';
+import { useShelf } from '../park/store';
+import { CallPartyButton } from '../people/CallPartyButton';
 import { useMe } from '../session/session';
-import { CallPartyButton } from './CallPartyButton';
 import { clockTime, dayOf, longDay, timeOfDay } from '../words/time';
 
 /** What waits for me while I have no call: callers parked for me, and missed calls to return. */
 export function Worklist() {
   const { t } = useTranslation();
   const me = useMe();
-  const parked = useLive((live) => live.shelf).filter((slot) => slot.waiting?.forId === me.id);
+  const parked = useShelf((store) => store.slots).filter((slot) => slot.waiting?.forId === me.id);
   const { data, error } = useQuery({
     queryKey: ['to-call-back'],
     queryFn: () => get<ToCallBack[]>('/api/to-call-back'),

@@ -1,17 +1,24 @@
 import { useTranslation } from 'react-i18next';
-import { useLive } from '../live/store';
+import { useLine } from '../live/line';
 
 /** One line that says what is wrong with the service, when something is. */
 export function Banner() {
   const { t } = useTranslation();
-  const connection = useLive((live) => live.connection);
-  const behind = useLive((live) => live.behind);
-  const word = connection === 'lost' ? 'banner.lost' : behind ? 'banner.behind' : '';
+  const connection = useLine((line) => line.connection);
+  const { behind, refused } = useLine((line) => line.service);
+  const word =
+    connection === 'lost'
+      ? 'banner.lost'
+      : behind
+        ? 'banner.behind'
+        : refused > 0
+          ? 'banner.refused'
+          : '';
   return (
     <div role="status">
       {word && (
         <p className="bg-warning text-warning-content px-4 py-1.5 text-center font-semibold">
-          {t(word)}
+          {t(word, { count: refused })}
         </p>
       )}
     </div>

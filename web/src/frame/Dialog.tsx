@@ -20,7 +20,7 @@ export function Dialog({ title, onClose, children }: Props) {
 
   return (
     <dialog ref={dialog} className="modal" aria-labelledby={id} onClose={onClose}>
-      <div className="modal-box sheet">
+      <div className="modal-box sheet text-base-content">
         <div className="mb-4 flex items-start justify-between gap-4">
           <h2 id={id} className="text-lg font-bold">
             {title}

@@ -1,15 +1,15 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { CallsElsewhere } from '../calls/CallsElsewhere';
+import { useCallKeys } from '../calls/callKeys';
+import { pickUp } from '../calls/services';
+import { Notices } from '../notices/Notices';
 import { useAlerts } from '../ring/alerts';
-import { pickUp } from '../live/calls';
 import { useMe } from '../session/session';
 import { Banner } from './Banner';
-import { useCallKeys } from './callKeys';
-import { CallsElsewhere } from './CallsElsewhere';
 import { Header } from './Header';
 import { KeysDialog } from './KeysDialog';
 import { useKeys } from './keys';
-import { Notices } from './Notices';
 import { tabs } from './tabs';
 
 /** What surrounds every view: tabs, my state, banners, notices, and calls that need me. */

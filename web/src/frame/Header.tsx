@@ -7,11 +7,13 @@ import {
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
-import { Lamp } from '../desk/Lamp';
-import { useLive } from '../live/store';
-import { useSound } from '../ring/sound';
+import { useLine } from '../live/line';
+import { Lamp } from '../people/Lamp';
+import { usePeople } from '../people/store';
 import { PreferencesDialog } from '../preferences/PreferencesDialog';
+import { useSound } from '../ring/sound';
 import { PasswordDialog } from '../session/PasswordDialog';
+import { SignInsDialog } from '../session/SignInsDialog';
 import { useMe } from '../session/session';
 import { Mark } from './Mark';
 import { PersonMenu } from './PersonMenu';
@@ -25,7 +27,7 @@ export function Header({ onKeys }: { onKeys: () => void }) {
     <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4">
       <p className="flex h-[52px] items-center gap-2 pr-4 text-xl font-bold max-sm:pr-0">
         <Mark />
-        <span className="max-sm:sr-only">oficina</span>
+        <span className="max-sm:sr-only">{t('product')}</span>
       </p>
       <nav
         aria-label={t('tab.all')}
@@ -59,7 +61,7 @@ export function Header({ onKeys }: { onKeys: () => void }) {
 /** Which device rings and speaks, and whether calls reach it at all. */
 function DeviceChip() {
   const { t } = useTranslation();
-  const connection = useLive((live) => live.connection);
+  const connection = useLine((line) => line.connection);
   const sound = useSound();
   const state = connection !== 'live' ? 'noCalls' : sound.blocked ? 'silent' : 'rings';
   const Icon = { noCalls: IconPlugConnectedX, silent: IconBellOff, rings: IconDeviceDesktop }[
@@ -97,9 +99,11 @@ function DeviceChip() {
 function PersonChip({ onKeys }: { onKeys: () => void }) {
   const { t } = useTranslation();
   const me = useMe();
-  const lamp = useLive((live) => live.people.find((person) => person.id === me.id)?.lamp ?? 'OFF');
+  const lamp = usePeople(
+    (store) => store.people.find((person) => person.id === me.id)?.lamp ?? 'OFF',
+  );
   const [open, setOpen] = useState(false);
-  const [dialog, setDialog] = useState<'' | 'password' | 'preferences'>('');
+  const [dialog, setDialog] = useState<'' | 'password' | 'preferences' | 'signIns'>('');
   const box = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
@@ -149,9 +153,11 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
           onKeys={onKeys}
           onPassword={() => setDialog('password')}
           onPreferences={() => setDialog('preferences')}
+          onSignIns={() => setDialog('signIns')}
         />
       )}
       {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+      {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
       {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
     </div>
   );

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
+import { KEY_OF } from '../calls/callKeys';
 import { useMe } from '../session/session';
-import { KEY_OF } from './callKeys';
 import { Dialog } from './Dialog';
 import { tabs } from './tabs';
 

@@ -2,18 +2,19 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { askForNotifications, notificationsWanted } from '../ring/notifications';
 import { useMe, useSessionActions } from '../session/session';
-import { setTheme, theme, type Theme } from './theme';
 import { KeyCap } from './KeyCap';
+import { type Theme, setTheme, theme } from './theme';
 
 interface Props {
   onClose: () => void;
   onKeys: () => void;
   onPassword: () => void;
   onPreferences: () => void;
+  onSignIns: () => void;
 }
 
 /** What belongs to me and not to a call. */
-export function PersonMenu({ onClose, onKeys, onPassword, onPreferences }: Props) {
+export function PersonMenu({ onClose, onKeys, onPassword, onPreferences, onSignIns }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const { signOut, tipsSeen } = useSessionActions();
@@ -53,6 +54,7 @@ export function PersonMenu({ onClose, onKeys, onPassword, onPreferences }: Props
         {item('me.tips', () => void tipsSeen(false))}
         {item('me.keys', onKeys, '?')}
         {item('me.password', onPassword)}
+        {item('me.signIns', onSignIns)}
       </ul>
       <label className="flex items-center justify-between gap-3 px-3 py-2">
         {t('theme.label')}

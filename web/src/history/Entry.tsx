@@ -2,10 +2,10 @@ import { IconArrowDownLeft, IconArrowUpRight, IconChevronDown } from '@tabler/ic
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
+import { nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';
-import { CallPartyButton } from '../desk/CallPartyButton';
-import { nameOf } from '../live/calls';
-import { clockTime, timeOfDay } from '../words/time';
+import { CallPartyButton } from '../people/CallPartyButton';
+import { clockTime, dayAndTime, timeOfDay } from '../words/time';
 
 /** One call of the history; opened, it tells its whole course. */
 export function Entry({ entry }: { entry: HistoryEntry }) {
@@ -13,7 +13,7 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
   const [open, setOpen] = useState(false);
   const details = useId();
   const name = nameOf(entry.other, t('party.withheld'));
-  const missed = entry.result.startsWith('MISSED');
+  const { missed } = entry;
   const Arrow = entry.direction === 'PLACED' ? IconArrowUpRight : IconArrowDownLeft;
   const about = [
     entry.other.place,
@@ -93,10 +93,7 @@ function outcome(entry: HistoryEntry, t: Translate): string {
 
 function facts(entry: HistoryEntry, t: Translate): [string, string][] {
   const all: [string, string][] = [
-    [
-      t('history.fact.when'),
-      `${new Date(entry.began).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}, ${timeOfDay(entry.began)}`,
-    ],
+    [t('history.fact.when'), dayAndTime(entry.began)],
     [
       t('history.fact.direction'),
       t(`history.direction.${entry.direction}`) +

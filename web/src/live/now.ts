@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { useLive } from './store';
+import { useLine } from './line';
 
 let tick = Date.now();
 const listeners = new Set<() => void>();
@@ -8,7 +8,7 @@ const listeners = new Set<() => void>();
 function next() {
   tick = Date.now();
   listeners.forEach((listener) => listener());
-  setTimeout(next, 1010 - ((tick + useLive.getState().ahead) % 1000));
+  setTimeout(next, 1010 - ((tick + useLine.getState().ahead) % 1000));
 }
 
 setTimeout(next, 1000);
@@ -20,6 +20,6 @@ function subscribe(listener: () => void) {
 
 /** The server's time in milliseconds, moving on once a second. */
 export function useNow(): number {
-  const ahead = useLive((live) => live.ahead);
+  const ahead = useLine((line) => line.ahead);
   return useSyncExternalStore(subscribe, () => tick) + ahead;
 }

@@ -1,12 +1,23 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { get } from '../api/client';
 import type { Push } from '../api/types';
-import { take, useLive } from './store';
+import { useCallStore } from '../calls/store';
+import { notify } from '../notices/store';
+import { device } from './device';
+import { line } from './line';
+import { forget, take } from './topics';
 
 const SIGNED_OUT = 4001;
-/** The server says something at least every 10 seconds; a silence longer than this is a lost line. */
-const LONGEST_SILENCE_MS = 25_000;
+/** The server says something every 3 seconds; a silence longer than this is a lost line. */
+const LONGEST_SILENCE_MS = 8_000;
+/** What the server takes for a page that is there: anything. */
+const HERE = 'here';
 const PAUSES_MS = [200, 500, 1000, 2000, 3000];
+
+function sayRestarted() {
+  const count = useCallStore.getState().calls.length;
+  notify(count > 0 ? 'restartedInCall' : 'restarted', { count: String(count) });
+}
 
 /**
  * Keeps this page told of what happens, connecting again whenever the line is lost.
@@ -23,28 +34,21 @@ export function listen(queries: QueryClient): () => void {
   function connect() {
     clearTimeout(retry);
     const scheme = location.protocol === 'https:' ? 'wss:' : 'ws:';
-    const mine = new WebSocket(`${scheme}//${location.host}/api/push`);
+    const mine = new WebSocket(`${scheme}//${location.host}/api/push?device=${device}`);
     socket = mine;
+    listenOn();
     mine.onmessage = (message) => {
       if (socket !== mine) {
         return;
       }
       tries = 0;
-      hearAgain();
+      listenOn();
+      mine.send(HERE);
       const push = JSON.parse(message.data as string) as Push;
-      const wasBehind = useLive.getState().behind;
-      take(push);
-      if (wasBehind && !push.behind) {
-        void queries.invalidateQueries(); // what could not be read while the database was away
-      }
-      if (push.historyChanged) {
-        void queries.invalidateQueries({ queryKey: ['history'] });
-      }
-      if (push.worklistChanged) {
-        void queries.invalidateQueries({ queryKey: ['to-call-back'] });
-      }
-      if (push.outsideChanged) {
-        void queries.invalidateQueries({ queryKey: ['outside'] });
+      const restarted = line.heard(push.now, push.run);
+      take(push.items, queries);
+      if (restarted) {
+        sayRestarted();
       }
     };
     mine.onclose = (event) => {
@@ -54,7 +58,7 @@ export function listen(queries: QueryClient): () => void {
     };
   }
 
-  function hearAgain() {
+  function listenOn() {
     clearTimeout(silence);
     silence = setTimeout(() => drop(), LONGEST_SILENCE_MS);
   }
@@ -72,7 +76,7 @@ export function listen(queries: QueryClient): () => void {
     if (ended) {
       return;
     }
-    useLive.setState({ connection: 'lost' });
+    line.lost();
     if (code === SIGNED_OUT || tries === 1) {
       // Perhaps it is the sign-in that is gone and not the line: asking tells.
       void get('/api/session').catch(() => undefined);
@@ -97,6 +101,6 @@ export function listen(queries: QueryClient): () => void {
     window.removeEventListener('offline', drop);
     window.removeEventListener('online', online);
     socket?.close();
-    useLive.setState({ connection: 'connecting', run: '', calls: [], people: [], notices: [] });
+    forget();
   };
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { del, get, put, sentence } from '../api/client';
 import type { Outside as Network, SubscriberView } from '../api/types';
-import { notify } from '../live/store';
+import { notify } from '../notices/store';
 import { Played } from './Played';
 
 const KEY = ['outside'];
@@ -54,11 +54,16 @@ export function Outside() {
           <input
             type="checkbox"
             className="toggle toggle-primary"
-            disabled={!data}
+            disabled={!data?.switchable}
             checked={data?.callers ?? false}
             onChange={(event) => switchCallers(event.target.checked)}
           />
-          {t('outside.callers')}
+          <span>
+            {t('outside.callers')}
+            {data && !data.switchable && (
+              <span className="quiet block text-sm font-normal">{t('outside.administrators')}</span>
+            )}
+          </span>
         </label>
       </div>
       {error && (

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { post } from '../api/client';
 import type { OutsideCallView, SubscriberView } from '../api/types';
 import { useNow } from '../live/now';
-import { useLive } from '../live/store';
+import { usePeople } from '../people/store';
 import { clockTime } from '../words/time';
 
 interface Props {
@@ -15,7 +15,7 @@ interface Props {
 /** A subscriber I play: what their telephone shows, and what I have them do. */
 export function Played({ subscriber, change }: Props) {
   const { t } = useTranslation();
-  const people = useLive((live) => live.people);
+  const people = usePeople((store) => store.people);
   const list = useId();
   const call = subscriber.calls[0];
   const base = `/api/outside/subscribers/${subscriber.number}`;

@@ -2,18 +2,23 @@ import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'rea
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { CallView } from '../api/types';
+import { nameOf } from '../calls/order';
+import { park, takeParked } from '../calls/services';
+import { callStore } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
-import { closePanel, nameOf, park, takeParked, useOnce } from '../live/calls';
-import { notify, useLive } from '../live/store';
+import { useOnce } from '../live/useOnce';
+import { notify } from '../notices/store';
+import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
+import { useShelf } from './store';
 
 /** Chooses where and for whom a call is to wait. Enter alone parks it in the next free slot. */
 export function ParkPanel({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const id = useId();
   const me = useMe();
-  const slots = useLive((live) => live.shelf);
-  const people = useLive((live) => live.people).filter((person) => person.id !== me.id);
+  const slots = useShelf((store) => store.slots);
+  const people = usePeople((store) => store.people).filter((person) => person.id !== me.id);
   const next = slots.find((each) => !each.waiting);
   const [slot, setSlot] = useState('');
   const [forWhom, setForWhom] = useState('');
@@ -32,7 +37,7 @@ export function ParkPanel({ call }: { call: CallView }) {
           forWhom: forWhom ? Number(forWhom) : undefined,
           note,
         });
-        closePanel();
+        callStore.closePanel();
         notify(
           'done',
           { sentence: t('drop.parked', { name, slot: chosen }) },
@@ -49,7 +54,7 @@ export function ParkPanel({ call }: { call: CallView }) {
       event.preventDefault();
       void run();
     } else if (event.key === 'Escape') {
-      closePanel();
+      callStore.closePanel();
     }
   }
 
@@ -113,7 +118,7 @@ export function ParkPanel({ call }: { call: CallView }) {
       >
         {t('park.go')} <KeyCap name="Enter" />
       </button>
-      <button type="button" className="btn btn-plain" onClick={closePanel}>
+      <button type="button" className="btn btn-plain" onClick={callStore.closePanel}>
         {t('target.cancel')} <KeyCap name="Esc" />
       </button>
       <p role="alert" className="text-error basis-full font-semibold">

@@ -1,12 +1,14 @@
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { SlotView } from '../api/types';
-import { useDrop } from '../desk/drag';
-import { nameOf, takeParked } from '../live/calls';
+import { useDrop } from '../calls/drag';
+import { nameOf } from '../calls/order';
+import { takeParked } from '../calls/services';
 import { useNow } from '../live/now';
-import { useLive } from '../live/store';
 import { usePreferences } from '../preferences/preferences';
 import { useMe } from '../session/session';
 import { clockTime } from '../words/time';
+import { useShelf } from './store';
 
 /** A call that comes back in less than this wants attention. */
 const SOON_MS = 30_000;
@@ -15,7 +17,7 @@ const SOON_MS = 30_000;
 export function Shelf() {
   const { t } = useTranslation();
   const { preference } = usePreferences();
-  const slots = useLive((live) => live.shelf).filter(
+  const slots = useShelf((store) => store.slots).filter(
     // A slot with somebody in it is never hidden: a caller must not be overlooked.
     (slot) => slot.waiting || !preference?.hiddenSlots.includes(slot.slot),
   );
@@ -54,7 +56,7 @@ function Slot({ slot }: { slot: SlotView }) {
       className={`min-w-0 rounded ${over ? 'drop-here' : ''} ${waiting ? '' : 'max-sm:hidden'}`}
     >
       {waiting ? (
-        <Parked slot={slot} waiting={waiting} />
+        <Parked key={waiting.call} slot={slot} waiting={waiting} />
       ) : (
         <p className="border-base-content/25 flex h-[3.25rem] items-center gap-2 rounded border border-dashed px-2.5">
           <span className="quiet text-base font-bold">{slot.slot}</span>
@@ -74,6 +76,8 @@ function Parked({ slot, waiting }: ParkedProps) {
   const { t } = useTranslation();
   const now = useNow();
   const me = useMe();
+  /** What waits for somebody else is taken with a second click. */
+  const [asking, setAsking] = useState(false);
   const name = nameOf(waiting.who, t('party.withheld'));
   const waited = now - Date.parse(waiting.since);
   const left = Date.parse(waiting.back) - now;
@@ -85,7 +89,7 @@ function Parked({ slot, waiting }: ParkedProps) {
       : waiting.forWhom
         ? t('shelf.for', { name: waiting.forWhom.split(' ')[0] })
         : t('shelf.forAnyone');
-  const whole = t('shelf.take', {
+  const whole = t(asking ? 'shelf.takeAllTheSame' : 'shelf.take', {
     name,
     slot: slot.slot,
     forWhom: waiting.forWhom ?? t('shelf.anyone'),
@@ -98,15 +102,25 @@ function Parked({ slot, waiting }: ParkedProps) {
       aria-label={whole}
       title={whole}
       className={`bg-base-100 flex h-[3.25rem] w-full flex-col justify-center overflow-hidden leading-tight rounded border px-2 text-left ${urgent ? 'border-accent border-2' : 'border-secondary'}`}
-      onClick={() => void takeParked(slot.slot, waiting.call)}
+      onClick={() => {
+        setAsking(!waiting.unasked && !asking);
+        if (waiting.unasked || asking) {
+          void takeParked(slot.slot, waiting.call, asking);
+        }
+      }}
+      onBlur={() => setAsking(false)}
     >
       <span className="flex w-full items-baseline gap-1.5">
         <span className="text-base font-bold">{slot.slot}</span>
         <span className="min-w-0 flex-1 truncate text-[0.8125rem] font-semibold">{name}</span>
       </span>
       <span className="flex w-full items-baseline justify-between gap-1 text-xs">
-        <span className="quiet min-w-0 truncate">{left < 0 ? t('shelf.back') : forWhom}</span>
-        <span className={left < SOON_MS ? 'font-bold' : 'quiet'}>{clockTime(waited)}</span>
+        <span className={asking ? 'min-w-0 truncate font-bold' : 'quiet min-w-0 truncate'}>
+          {asking ? t('shelf.allTheSame') : left < 0 ? t('shelf.back') : forWhom}
+        </span>
+        {!asking && (
+          <span className={left < SOON_MS ? 'font-bold' : 'quiet'}>{clockTime(waited)}</span>
+        )}
       </span>
       <span className="mt-0.5 h-[5px] w-full">
         <span

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { Preference } from '../api/types';
 import { Dialog } from '../frame/Dialog';
-import { useLive } from '../live/store';
+import { useShelf } from '../park/store';
 import { usePreferences } from './preferences';
 
 /** What I choose once for all my calls. Each choice counts at once. */
@@ -11,7 +11,7 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
   const id = useId();
   const { preference, choose, error } = usePreferences();
-  const shelf = useLive((live) => live.shelf);
+  const shelf = useShelf((store) => store.slots);
   return (
     <Dialog title={t('preferences.title')} onClose={onClose}>
       {error && (

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
-import { activeCall, nameOf, useCalls } from '../live/calls';
+import { activeCall, nameOf } from '../calls/order';
+import { useCalls } from '../calls/store';
 import { showNotifications } from './notifications';
 import { sound, soundEntry, useSound } from './sound';
 

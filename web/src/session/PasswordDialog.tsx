@@ -1,56 +1,13 @@
-import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { sentence } from '../api/client';
 import { Dialog } from '../frame/Dialog';
-import { notify } from '../live/store';
-import { Field } from './Field';
-import { useSessionActions } from './session';
+import { PasswordForm } from './PasswordForm';
 
 /** Asks for a new password. */
 export function PasswordDialog({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
-  const { changePassword } = useSessionActions();
-  const [error, setError] = useState('');
-
-  async function submit(event: FormEvent<HTMLFormElement>) {
-    event.preventDefault();
-    const data = new FormData(event.currentTarget);
-    if (data.get('next') !== data.get('again')) {
-      setError(t('password.different'));
-      return;
-    }
-    try {
-      await changePassword(String(data.get('present')), String(data.get('next')));
-      notify('passwordChanged');
-      onClose();
-    } catch (problem) {
-      setError(sentence(problem));
-    }
-  }
-
   return (
     <Dialog title={t('password.title')} onClose={onClose}>
-      <form onSubmit={(event) => void submit(event)}>
-        <Field
-          name="present"
-          label={t('password.present')}
-          type="password"
-          autoComplete="current-password"
-        />
-        <Field name="next" label={t('password.next')} type="password" autoComplete="new-password" />
-        <Field
-          name="again"
-          label={t('password.again')}
-          type="password"
-          autoComplete="new-password"
-        />
-        <div role="alert" className="min-h-7">
-          {error && <p className="text-error font-semibold">{error}</p>}
-        </div>
-        <button type="submit" className="btn btn-primary">
-          {t('password.change')}
-        </button>
-      </form>
+      <PasswordForm onDone={onClose} />
     </Dialog>
   );
 }

@@ -2,7 +2,7 @@ import { useCallback, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import { Mark } from '../frame/Mark';
-import { useOnce } from '../live/calls';
+import { useOnce } from '../live/useOnce';
 import { Field } from './Field';
 import { useSessionActions } from './session';
 
@@ -49,7 +49,7 @@ export function SignIn({ signedOut, unreachable }: Props) {
         }}
       >
         <h1 className="mb-6 flex items-center gap-2 text-3xl font-bold">
-          <Mark /> oficina
+          <Mark /> {t('product')}
         </h1>
         <Field name="name" label={t('signIn.name')} autoComplete="username" />
         <Field

@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useState } from 'react';
-import { del, get, post, Problem, put, whenSignedOut } from '../api/client';
+import { Problem, del, get, post, put, whenSignedOut } from '../api/client';
 import type { Me } from '../api/types';
+import { notify } from '../notices/store';
+import { dayAndTime, setOfficeZone } from '../words/time';
 
 const KEY = ['session'];
 
@@ -18,6 +20,9 @@ export function useMe(): Me {
 
 /** From now on somebody else is here, or nobody: what was asked for another person is forgotten. */
 function become(queries: QueryClient, me: Me | null) {
+  if (me) {
+    setOfficeZone(me.zone);
+  }
   queries.setQueryData(KEY, me);
   queries.removeQueries({ predicate: (query) => query.queryKey[0] !== KEY[0] });
 }
@@ -28,7 +33,11 @@ export function useSession() {
   const [signedOut, setSignedOut] = useState(false);
   const { data, isPending, error } = useQuery({
     queryKey: KEY,
-    queryFn: () => get<Me>('/api/session'),
+    queryFn: async () => {
+      const me = await get<Me>('/api/session');
+      setOfficeZone(me.zone);
+      return me;
+    },
     staleTime: Infinity,
     retry: (_, problem) => problem instanceof Problem && problem.status === 0,
     retryDelay: 1000,
@@ -60,13 +69,19 @@ export function useSessionActions() {
     async signIn(name: string, password: string) {
       const me = await post<Me>('/api/session', { name, password });
       become(queries, me);
+      if (me.tried) {
+        const { times, last, place } = me.tried;
+        notify('tried', { times: String(times), at: dayAndTime(last), place });
+      }
     },
     async signOut() {
       await del('/api/session');
       become(queries, null);
     },
-    changePassword: (present: string, next: string) =>
-      put('/api/session/password', { present, next }),
+    async changePassword(present: string, next: string) {
+      await put('/api/session/password', { present, next });
+      queries.setQueryData<Me>(KEY, (me) => me && { ...me, mustChangePassword: false });
+    },
     async tipsSeen(seen: boolean) {
       queries.setQueryData<Me>(KEY, (me) => me && { ...me, tipsSeen: seen });
       await put('/api/session/tips', { seen });

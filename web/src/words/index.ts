@@ -1,10 +1,15 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
-import en from './en.json';
+
+/** Each feature keeps its words beside its code; together they are the one catalogue. */
+const features = import.meta.glob<Record<string, unknown>>('../*/words.en.json', {
+  eager: true,
+  import: 'default',
+});
 
 void i18next.use(initReactI18next).init({
   lng: 'en',
   fallbackLng: 'en',
-  resources: { en: { translation: en } },
+  resources: { en: { translation: Object.assign({}, ...Object.values(features)) as object } },
   interpolation: { escapeValue: false },
 });

@@ -1,5 +1,6 @@
-import { expect, test } from 'vitest';
-import { clockTime, dayOf } from './time';
+import i18next from 'i18next';
+import { afterEach, expect, test, vi } from 'vitest';
+import { clockTime, dayOf, longDay, setOfficeZone, timeOfDay } from './time';
 
 test.each([
   [-5, '0:00'],
@@ -10,6 +11,28 @@ test.each([
   expect(clockTime(milliseconds)).toBe(text);
 });
 
-test('a day is the one on this computer', () => {
-  expect(dayOf(new Date(2026, 5, 7, 23, 59).getTime())).toBe('2026-06-07');
+function reads(...languages: string[]) {
+  vi.stubGlobal('navigator', { languages });
+}
+
+afterEach(() => vi.stubGlobal('navigator', { languages: [] }));
+
+test('days and times are those of the office, wherever its people are', () => {
+  reads('en-GB');
+  setOfficeZone('Europe/London');
+  expect(dayOf('2026-06-30T23:30:00Z'), 'it is past midnight there').toBe('2026-07-01');
+  expect(timeOfDay('2026-06-15T08:05:00Z')).toBe('09:05');
+  setOfficeZone('Asia/Tokyo');
+  expect(timeOfDay('2026-06-15T08:05:00Z')).toBe('17:05');
+  expect(longDay('2026-06-15T08:00:00Z', Date.parse('2026-09-01'))).toBe('Monday 15 June');
+});
+
+test('they are written as the reader writes the language, and in no other', async () => {
+  await i18next.init({ lng: 'en' });
+  setOfficeZone('Europe/London');
+  reads('de-DE', 'en-US');
+  expect(timeOfDay('2026-06-15T13:05:00Z')).toMatch(/^02:05\sPM$/);
+  expect(longDay('2025-12-31T12:00:00Z', Date.parse('2026-01-01'))).toBe(
+    'Wednesday, December 31, 2025',
+  );
 });

@@ -1,3 +1,25 @@
+import i18next from 'i18next';
+
+/** Where the office's clocks run; until it is known who asks, where this computer is. */
+let zone: string | undefined;
+
+/** From now on times are those of the office. */
+export function setOfficeZone(officeZone: string) {
+  zone = officeZone;
+}
+
+/** How this person writes dates and numbers: their browser's way of the language they read. */
+function locale(): string {
+  const language = i18next.language || 'en';
+  return navigator.languages.find((each) => each.split('-')[0] === language) ?? language;
+}
+
+function format(instant: string | number, options: Intl.DateTimeFormatOptions): string {
+  return new Intl.DateTimeFormat(locale(), { ...options, timeZone: zone }).format(
+    new Date(instant),
+  );
+}
+
 /** A length of time as 0:09, 4:12 or 1:02:03. */
 export function clockTime(milliseconds: number): string {
   const total = Math.max(0, Math.floor(milliseconds / 1000));
@@ -9,25 +31,41 @@ export function clockTime(milliseconds: number): string {
     : `${minutes}:${seconds}`;
 }
 
-/** The time of day of an instant, as 14:05. */
+/** The time of day of an instant at the office. */
 export function timeOfDay(instant: string): string {
-  return new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return format(instant, { hour: '2-digit', minute: '2-digit' });
 }
 
-/** The day of an instant on this computer, as 2026-06-15. */
+/** The day of an instant at the office, as 2026-06-15: for comparing, not for reading. */
 export function dayOf(instant: string | number): string {
-  const day = new Date(instant);
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+  const parts = new Intl.DateTimeFormat('en', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).formatToParts(new Date(instant));
+  const part = (type: string) => parts.find((each) => each.type === type)?.value ?? '';
+  return `${part('year')}-${part('month')}-${part('day')}`;
 }
 
-/** A day spelled out, as Monday 15 June; with the year when it is not this one. */
+/** A day spelled out; with the year when it is not this one. */
 export function longDay(instant: string, now: number): string {
-  const day = new Date(instant);
-  return day.toLocaleDateString('en-GB', {
+  const thisYear = dayOf(instant).slice(0, 4) === dayOf(now).slice(0, 4);
+  return format(instant, {
     weekday: 'long',
     day: 'numeric',
     month: 'long',
-    ...(day.getFullYear() === new Date(now).getFullYear() ? {} : { year: 'numeric' }),
+    ...(thisYear ? {} : { year: 'numeric' }),
+  });
+}
+
+/** A day and its time, with the year. */
+export function dayAndTime(instant: string): string {
+  return format(instant, {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
   });
 }

@@ -1,8 +1,8 @@
 import { IconParking, IconPhone, IconUsers } from '@tabler/icons-react';
 import { useTranslation } from 'react-i18next';
-import { Lamp } from './Lamp';
-import type { Choice } from './choices';
 import { KeyCap } from '../frame/KeyCap';
+import { Lamp } from '../people/Lamp';
+import type { Choice } from './choices';
 
 interface Props {
   id: string;

@@ -2,7 +2,9 @@ import { IconPhone } from '@tabler/icons-react';
 import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PartyView } from '../api/types';
-import { callParty, nameOf, useOnce } from '../live/calls';
+import { nameOf } from '../calls/order';
+import { callParty } from '../calls/services';
+import { useOnce } from '../live/useOnce';
 
 /** Calls somebody from wherever they are shown. */
 export function CallPartyButton({ party, word }: { party: PartyView; word: string }) {

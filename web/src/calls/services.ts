@@ -1,8 +1,8 @@
-import { useCallback, useRef, useState } from 'react';
 import { del, post, sentence } from '../api/client';
 import type { CallView, ConferenceView, NewCall, PartyView } from '../api/types';
-import { device } from './device';
-import { notify, useLive } from './store';
+import { device } from '../live/device';
+import { notify } from '../notices/store';
+import { callStore } from './store';
 
 export type Action = CallView['actions'][number];
 
@@ -40,26 +40,18 @@ export function serve(call: CallView, action: Action): Promise<void> {
       return orNotice(post(`/api/calls/${call.id}/mute`, { on: action === 'MUTE' }));
     case 'TRANSFER':
     case 'DEFLECT':
-      return panel(call, 'TRANSFER');
+      callStore.togglePanel(call.id, 'TRANSFER');
+      return Promise.resolve();
     case 'ADD':
     case 'PARK':
-      return panel(call, action);
+      callStore.togglePanel(call.id, action);
+      return Promise.resolve();
     default: {
       const service = action.toLowerCase().replaceAll('_', '-');
       return orNotice(post(`/api/calls/${call.id}/${service}`, { device }));
     }
   }
 }
-
-/** Opens the choice of whom or where to in the call's strip, or puts it away. */
-function panel(call: CallView, what: 'TRANSFER' | 'ADD' | 'PARK'): Promise<void> {
-  useLive.setState(({ panel: open }) => ({
-    panel: open?.call === call.id && open.what === what ? null : { call: call.id, what },
-  }));
-  return Promise.resolve();
-}
-
-export const closePanel = () => useLive.setState({ panel: null });
 
 /** The ways to send a call on. */
 export type Way = 'put-through' | 'announce' | 'deflect';
@@ -85,12 +77,16 @@ export function park(call: CallView, at: ParkAt): Promise<unknown> {
 }
 
 /** Takes the call that waits in a slot. */
-export function takeParkedOrThrow(slot: string, call: string): Promise<unknown> {
-  return post(`/api/slots/${slot}/take`, { call, device });
+export function takeParkedOrThrow(
+  slot: string,
+  call: string,
+  evenForOthers = false,
+): Promise<unknown> {
+  return post(`/api/slots/${slot}/take`, { call, device, evenForOthers });
 }
 
-export function takeParked(slot: string, call: string): Promise<void> {
-  return orNotice(takeParkedOrThrow(slot, call));
+export function takeParked(slot: string, call: string, evenForOthers = false): Promise<void> {
+  return orNotice(takeParkedOrThrow(slot, call, evenForOthers));
 }
 
 /** Brings the others of two calls together, staying with them or not. */
@@ -125,53 +121,4 @@ export async function callParty(party: Pick<PartyView, 'dial'>): Promise<void> {
   if (party.dial) {
     await orNotice(placeCall(party.dial));
   }
-}
-
-/** Runs an action once at a time: a second click while it is under way does nothing. */
-export function useOnce<A extends unknown[]>(action: (...args: A) => Promise<unknown>) {
-  const running = useRef(false);
-  const [busy, setBusy] = useState(false);
-  const run = useCallback(
-    async (...args: A) => {
-      if (running.current) {
-        return;
-      }
-      running.current = true;
-      setBusy(true);
-      try {
-        await action(...args);
-      } finally {
-        running.current = false;
-        setBusy(false);
-      }
-    },
-    [action],
-  );
-  return { run, busy };
-}
-
-/** The call that rings longest here, and the one I am in. */
-export function ringingCall(calls: CallView[]) {
-  return calls.find((call) => call.phase === 'RINGING');
-}
-
-export function activeCall(calls: CallView[]) {
-  return calls.find((call) => !['RINGING', 'HELD', 'SENT'].includes(call.phase));
-}
-
-export const useCalls = () => useLive((live) => live.calls);
-
-/** Who is at the other end, in words. */
-export function nameOf(party: PartyView, withheld: string): string {
-  return party.name || withheld;
-}
-
-/** What rings comes first, what is held last; a call that is announced stands with its announcement. */
-export function inOrder(calls: CallView[]): CallView[] {
-  const place = (phase: string) =>
-    phase === 'RINGING' ? 0 : ['HELD', 'SENT'].includes(phase) ? 2 : 1;
-  const announced = new Set(calls.map((call) => call.announces));
-  return calls
-    .filter((call) => !announced.has(call.id))
-    .sort((a, b) => place(a.phase) - place(b.phase));
 }

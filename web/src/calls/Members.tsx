@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { CallView, ConferenceView } from '../api/types';
-import { member, nameOf } from '../live/calls';
+import { nameOf } from './order';
+import { member } from './services';
 
 /** Who else is in a conference, and what its starter can do with each of them. */
 export function Members({ call, conference }: { call: CallView; conference: ConferenceView }) {

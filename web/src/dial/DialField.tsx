@@ -2,14 +2,16 @@ import { IconBackspace, IconGridDots, IconSearch } from '@tabler/icons-react';
 import { useCallback, useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
-import { useKeys } from '../frame/keys';
-import { activeCall, placeCall, useCalls, useOnce, type CallerId } from '../live/calls';
-import { DialOption } from './DialOption';
-import { stepped, useFinder } from './finder';
-import { useLive } from '../live/store';
-import { Keypad } from './Keypad';
+import { activeCall } from '../calls/order';
+import { type CallerId, placeCall } from '../calls/services';
+import { useCallStore, useCalls } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
+import { useKeys } from '../frame/keys';
+import { useOnce } from '../live/useOnce';
 import { usePreferences } from '../preferences/preferences';
+import { DialOption } from './DialOption';
+import { Keypad } from './Keypad';
+import { stepped, useFinder } from './finder';
 
 const LONGEST = 2_500;
 
@@ -27,7 +29,9 @@ export function DialField() {
   const usual = usePreferences().preference?.callerId ?? 'DIRECT';
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
-  const sendsDigits = useLive((live) => live.keypadFor !== '' && live.keypadFor === inCall?.id);
+  const sendsDigits = useCallStore(
+    (store) => store.keypadFor !== '' && store.keypadFor === inCall?.id,
+  );
   const keypadOfCall = inCall?.actions.includes('DIGITS') ?? false;
 
   const { options, hint, pick } = useFinder(text);

@@ -4,10 +4,11 @@ import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
-import { callParty, useOnce, type Action } from '../live/calls';
 import { device } from '../live/device';
-import { useLive } from '../live/store';
+import { useOnce } from '../live/useOnce';
 import { CallButton } from './CallButton';
+import { type Action, callParty } from './services';
+import { callStore, useCallStore } from './store';
 
 /** These stand at the end of the row, away from the others. */
 const ENDING: Action[] = ['END_FOR_ALL', 'CLEAR'];
@@ -38,11 +39,8 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
 /** Opens the keypad of the call. */
 function KeysButton({ call }: { call: CallView }) {
   const { t } = useTranslation();
-  const open = useLive((live) => live.keypadFor === call.id);
-  const toggle = useCallback(
-    () => useLive.setState({ keypadFor: open ? '' : call.id }),
-    [open, call.id],
-  );
+  const open = useCallStore((store) => store.keypadFor === call.id);
+  const toggle = useCallback(() => callStore.toggleKeypad(call.id), [call.id]);
   useKeys(useMemo(() => [{ key: 'k', run: toggle }], [toggle]));
   return (
     <button

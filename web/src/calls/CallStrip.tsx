@@ -1,17 +1,17 @@
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
-import { nameOf } from '../live/calls';
+import { TargetPicker } from '../dial/TargetPicker';
 import { useNow } from '../live/now';
-import { useLive } from '../live/store';
 import { ParkPanel } from '../park/ParkPanel';
 import { clockTime } from '../words/time';
 import { CallButtons } from './CallButtons';
-import { useCallDrag, useDrop } from './drag';
-import { howItCame } from './howItCame';
 import { KeysPanel } from './KeysPanel';
 import { Members } from './Members';
-import { TargetPicker } from './TargetPicker';
+import { useCallDrag, useDrop } from './drag';
+import { howItCame } from './howItCame';
+import { nameOf } from './order';
+import { useCallStore } from './store';
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -20,6 +20,7 @@ const LOOK: Record<CallView['phase'], string> = {
   CALLING: 'border-accent',
   TALKING: 'border-primary',
   WAITING: 'border-primary',
+  UNATTENDED: 'border-accent',
   HELD: '',
   FAILED: 'border-error',
   SENT: 'border-dashed border-accent',
@@ -28,9 +29,9 @@ const LOOK: Record<CallView['phase'], string> = {
 /** One call in hand: who, how it stands, its cord, and what can be done with it now. */
 export function CallStrip({ call }: { call: CallView }) {
   const { t } = useTranslation();
-  const keypad = useLive((live) => live.keypadFor === call.id);
-  const panel = useLive((live) => (live.panel?.call === call.id ? live.panel.what : ''));
-  const chosen = useLive((live) => live.chosen === call.id);
+  const keypad = useCallStore((store) => store.keypadFor === call.id);
+  const panel = useCallStore((store) => (store.panel?.call === call.id ? store.panel.what : ''));
+  const chosen = useCallStore((store) => store.chosen === call.id);
   const { setNode: setDragNode, handlers } = useCallDrag(call);
   const { setNode: setDropNode, over } = useDrop({ kind: 'call', call });
   /** Whether the buttons stand beside the name, where they are near at hand. */

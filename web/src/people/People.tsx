@@ -1,19 +1,20 @@
 import { useCallback, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PersonView } from '../api/types';
-import { callParty, pickUp, useOnce } from '../live/calls';
+import { useDrop } from '../calls/drag';
+import { callParty, pickUp } from '../calls/services';
 import { useNow } from '../live/now';
-import { useLive } from '../live/store';
+import { useOnce } from '../live/useOnce';
 import { useMe } from '../session/session';
 import { clockTime } from '../words/time';
-import { useDrop } from './drag';
 import { Lamp } from './Lamp';
+import { usePeople } from './store';
 
 /** The people of the office by team, with live lamps. A click calls. */
 export function People() {
   const { t } = useTranslation();
   const me = useMe();
-  const everybody = useLive((live) => live.people).filter((person) => person.id !== me.id);
+  const everybody = usePeople((store) => store.people).filter((person) => person.id !== me.id);
   const [freeOnly, setFreeOnly] = useState(false);
   const [team, setTeam] = useState('');
   const teams = [...new Set(everybody.map((person) => person.team))];

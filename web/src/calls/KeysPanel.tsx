@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
+import { Keypad } from '../dial/Keypad';
 import { useKeys } from '../frame/keys';
-import { sendDigits } from '../live/calls';
-import { Keypad } from './Keypad';
+import { sendDigits } from './services';
 
 /** The keypad of a call, and the digits sent so far. */
 export function KeysPanel({ call }: { call: CallView }) {

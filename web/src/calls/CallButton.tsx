@@ -21,10 +21,11 @@ import {
 import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { keyOf, meant } from '../frame/callKeys';
-import { serve, useCalls, useOnce, type Action } from '../live/calls';
 import { KeyCap } from '../frame/KeyCap';
-import { useLive } from '../live/store';
+import { useOnce } from '../live/useOnce';
+import { keyOf, meant } from './callKeys';
+import { type Action, serve } from './services';
+import { useCallStore, useCalls } from './store';
 
 const ICON: Partial<Record<Action, Icon>> = {
   ANSWER: IconPhone,
@@ -71,7 +72,7 @@ export function CallButton({ call, action, word, main = false }: Props) {
   const calls = useCalls();
   const { run, busy } = useOnce(useCallback(() => serve(call, action), [call, action]));
   const Icon = ICON[action];
-  const chosen = useLive((live) => live.chosen);
+  const chosen = useCallStore((store) => store.chosen);
   const key = keyOf(call, action);
   /** Held calls stand close together: their words do without pictures. */
   const low = call.phase === 'HELD' && !call.announces;

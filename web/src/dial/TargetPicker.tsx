@@ -2,8 +2,11 @@ import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'rea
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { CallView } from '../api/types';
+import { nameOf } from '../calls/order';
+import { type Way, send } from '../calls/services';
+import { callStore } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
-import { closePanel, nameOf, send, useOnce, type Way } from '../live/calls';
+import { useOnce } from '../live/useOnce';
 import { DialOption } from './DialOption';
 import { stepped, useFinder } from './finder';
 
@@ -34,7 +37,7 @@ export function TargetPicker({ call, adding }: Props) {
         }
         try {
           await send(call, way, await pick(chosen));
-          closePanel();
+          callStore.closePanel();
         } catch (problem) {
           setError(sentence(problem));
         }
@@ -51,7 +54,7 @@ export function TargetPicker({ call, adding }: Props) {
       event.preventDefault();
       void run((event.shiftKey && ways[1]) || ways[0]);
     } else if (event.key === 'Escape') {
-      closePanel();
+      callStore.closePanel();
     }
   }
 
@@ -100,7 +103,7 @@ export function TargetPicker({ call, adding }: Props) {
               {word[way]} <KeyCap name={index === 0 ? 'Enter' : '⇧ Enter'} />
             </button>
           ))}
-        <button type="button" className="btn btn-plain" onClick={closePanel}>
+        <button type="button" className="btn btn-plain" onClick={callStore.closePanel}>
           {t('target.cancel')} <KeyCap name="Esc" />
         </button>
       </div>

@@ -1,8 +1,8 @@
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { CallStrip } from '../desk/CallStrip';
-import { useCalls } from '../live/calls';
-import { KeyCap } from './KeyCap';
+import { KeyCap } from '../frame/KeyCap';
+import { CallStrip } from './CallStrip';
+import { useCalls } from './store';
 
 /** Calls while another view than the desk is open: a ringing one whole, the others in a line. */
 export function CallsElsewhere() {

@@ -1,13 +1,16 @@
+import type { NoticeView } from '../api/types';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { dismiss, useLive, type Shown } from '../live/store';
 import { clockTime } from '../words/time';
+import { type Shown, dismiss, useNotices } from './store';
 
 const SHOWN_FOR_MS = 10_000;
+/** What nobody should miss stays until it is put away. */
+const STAYS = ['tried'];
 
 /** What I should be told once, in whole sentences; the latest stay in sight for a while. */
 export function Notices() {
-  const notices = useLive((live) => live.notices);
+  const notices = useNotices((store) => store.notices);
   return (
     <div
       role="log"
@@ -24,9 +27,12 @@ function OneNotice({ shown }: { shown: Shown }) {
   const { t } = useTranslation();
   const { key, notice, undo } = shown;
   useEffect(() => {
+    if (STAYS.includes(notice.what)) {
+      return;
+    }
     const timer = setTimeout(() => dismiss(key), SHOWN_FOR_MS);
     return () => clearTimeout(timer);
-  }, [key]);
+  }, [key, notice.what]);
   const about = {
     ...notice.about,
     name: notice.about.name || t('party.someone'),
@@ -34,7 +40,7 @@ function OneNotice({ shown }: { shown: Shown }) {
   };
   return (
     <div className="bg-neutral text-neutral-content pointer-events-auto flex max-w-lg items-center gap-3 rounded-lg py-2 pr-2 pl-4 shadow-lg">
-      <p>{t(`notice.${notice.what}`, about)}</p>
+      <p>{t(`notice.${wordOf(notice)}`, about)}</p>
       {undo && (
         <button
           type="button"
@@ -56,4 +62,11 @@ function OneNotice({ shown }: { shown: Shown }) {
       </button>
     </div>
   );
+}
+
+/** Of a caller without a number it is said that it was withheld, where there are words for that. */
+function wordOf({ what, about }: NoticeView): string {
+  return about.name === '' && ['MISSED', 'ANSWERED_BY_OTHER'].includes(what)
+    ? `${what}_WITHHELD`
+    : what;
 }

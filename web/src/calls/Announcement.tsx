@@ -1,10 +1,10 @@
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { Cord } from '../cord/Cord';
-import { nameOf } from '../live/calls';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
 import { CallButton } from './CallButton';
+import { nameOf } from './order';
 
 interface Props {
   /** The call to the colleague. */

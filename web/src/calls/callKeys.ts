@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import type { CallView } from '../api/types';
-import { activeCall, inOrder, ringingCall, serve, useCalls, type Action } from '../live/calls';
-import { useLive } from '../live/store';
-import { useKeys, type Key } from './keys';
+import { type Key, useKeys } from '../frame/keys';
+import { activeCall, inOrder, ringingCall } from './order';
+import { type Action, serve } from './services';
+import { callStore, useCallStore, useCalls } from './store';
 
 /** The key of each service, as its button shows it. */
 export const KEY_OF: Partial<Record<Action, string>> = {
@@ -62,7 +63,7 @@ export function meant(
 /** Makes the keys of calls work wherever one is in the application. */
 export function useCallKeys() {
   const calls = useCalls();
-  const chosen = useLive((live) => live.chosen);
+  const chosen = useCallStore((store) => store.chosen);
   useKeys(
     useMemo(() => {
       const serves = (action: Action, key: string) => () => {
@@ -95,6 +96,6 @@ function choose(calls: CallView[], chosen: string, step: number): boolean {
   }
   const at = strips.findIndex((call) => call.id === chosen);
   const next = at < 0 && step < 0 ? strips.length - 1 : (at + step + strips.length) % strips.length;
-  useLive.setState({ chosen: strips[next]?.id ?? '' });
+  callStore.choose(strips[next]?.id ?? '');
   return true;
 }

@@ -1,6 +1,7 @@
 import type { TFunction } from 'i18next';
 import type { CallView, PersonView, SlotView } from '../api/types';
-import { connect, nameOf, park, send, takeParkedOrThrow } from '../live/calls';
+import { nameOf } from './order';
+import { connect, park, send, takeParkedOrThrow } from './services';
 
 /** What a call can be dropped on. */
 export type DropTarget =

@@ -13,9 +13,10 @@ import {
 import { useEffect, useId, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { attempt, nameOf } from '../live/calls';
-import { notify } from '../live/store';
-import { dropEffect, type DropTarget } from './dropEffect';
+import { notify } from '../notices/store';
+import { type DropTarget, dropEffect } from './dropEffect';
+import { nameOf } from './order';
+import { attempt } from './services';
 
 /** Where calls can be dragged onto people, park slots and other calls, seeing what will happen. */
 export function DragBoard({ children }: { children: ReactNode }) {

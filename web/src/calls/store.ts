@@ -1,0 +1,42 @@
+import { create } from 'zustand';
+import type { CallBackView, CallView, MyCalls } from '../api/types';
+
+/** What can be open in a call's strip: the choice of a target, of somebody to add, or of a slot. */
+export type Panel = 'TRANSFER' | 'ADD' | 'PARK';
+
+interface Calls {
+  calls: CallView[];
+  callBacks: CallBackView[];
+  /** The call whose keypad is open: keys typed on the desk go there instead of into the dial field. */
+  keypadFor: string;
+  panel: { call: string; what: Panel } | null;
+  /** The call the keys mean, when one was chosen. */
+  chosen: string;
+}
+
+const NONE: Calls = { calls: [], callBacks: [], keypadFor: '', panel: null, chosen: '' };
+
+/** My calls, and what I have opened of them. */
+export const useCallStore = create<Calls>(() => NONE);
+
+export const useCalls = () => useCallStore((store) => store.calls);
+
+export const callStore = {
+  /** What the server says of my calls. A call that has ended is no longer chosen. */
+  take: ({ calls, callBacks }: MyCalls) =>
+    useCallStore.setState(({ chosen }) => ({
+      calls,
+      callBacks,
+      chosen: calls.some((call) => call.id === chosen) ? chosen : '',
+    })),
+  choose: (chosen: string) => useCallStore.setState({ chosen }),
+  toggleKeypad: (call: string) =>
+    useCallStore.setState(({ keypadFor }) => ({ keypadFor: keypadFor === call ? '' : call })),
+  /** Opens a panel in the call's strip, or puts it away. */
+  togglePanel: (call: string, what: Panel) =>
+    useCallStore.setState(({ panel }) => ({
+      panel: panel?.call === call && panel.what === what ? null : { call, what },
+    })),
+  closePanel: () => useCallStore.setState({ panel: null }),
+  reset: () => useCallStore.setState(NONE),
+};

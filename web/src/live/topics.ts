@@ -1,0 +1,50 @@
+import type { QueryClient } from '@tanstack/react-query';
+import type { Board, Item, MyCalls, NoticeView, Service, SlotView } from '../api/types';
+import { callStore } from '../calls/store';
+import { noticeStore } from '../notices/store';
+import { shelfStore } from '../park/store';
+import { peopleStore } from '../people/store';
+import { line, useLine } from './line';
+
+type Topic = Item['topic'];
+
+/**
+ * Asks again for what is shown. A first answer still under way counts as not asked for: it may have been drawn
+ * up before the change, and merely invalidating would wait for it and take it.
+ */
+async function askAgain(queries: QueryClient, ...queryKey: string[]) {
+  await queries.cancelQueries({ queryKey });
+  await queries.invalidateQueries({ queryKey });
+}
+
+/** What each feature does when the server says something of its topic; none can be forgotten. */
+const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
+  CALLS: (data) => callStore.take(data as MyCalls),
+  PEOPLE: (data) => peopleStore.take(data as Board),
+  SHELF: (data) => shelfStore.take(data as SlotView[]),
+  NOTICES: (data) => noticeStore.take(data as NoticeView[]),
+  SERVICE(data, queries) {
+    const wasBehind = useLine.getState().service.behind;
+    line.service(data as Service);
+    if (wasBehind && !(data as Service).behind) {
+      void askAgain(queries); // what could not be read while the database was away
+    }
+  },
+  HISTORY: (_, queries) => void askAgain(queries, 'history'),
+  TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
+  OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),
+};
+
+/** Takes in what the server says, each feature what is its own. */
+export function take(items: Item[], queries: QueryClient) {
+  for (const { topic, data } of items) {
+    TOPICS[topic](data, queries);
+  }
+}
+
+/** Forgets everything the server has said. */
+export function forget() {
+  for (const store of [line, callStore, peopleStore, shelfStore, noticeStore]) {
+    store.reset();
+  }
+}

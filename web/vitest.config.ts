@@ -1,0 +1,1 @@
+export default { test: { include: ['src/**/*.test.ts'], setupFiles: ['src/test-setup.ts'] } };
