@@ -10,12 +10,14 @@ import java.net.http.HttpResponse;
 import java.net.http.WebSocket;
 import java.util.Map;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** One person's browser as far as the server can tell: cookies, HTTP requests, a WebSocket. */
 public final class Client implements AutoCloseable {
@@ -27,7 +29,9 @@ public final class Client implements AutoCloseable {
   private final BlockingQueue<JsonNode> pushes = new LinkedBlockingQueue<>();
   private WebSocket socket;
   private volatile boolean listening = true;
+  private volatile boolean forgetting;
   private volatile long lastPushAt;
+  private volatile CompletableFuture<Integer> closed = new CompletableFuture<>();
 
   public Client(String address) {
     this.address = address;
@@ -78,15 +82,20 @@ public final class Client implements AutoCloseable {
   }
 
   /** A request with any body, well-formed or not. */
-  public Answer send(String method, String path, String body) {
+  public Answer send(String method, String path, String body, String... headers) {
     if (!method.equals("GET") && cookie("XSRF-TOKEN").isEmpty()) {
       get("/api/session");
     }
-    return sendWithoutToken(method, path, body);
+    return sendWithoutToken(method, path, body, headers);
+  }
+
+  /** A request with an identity of its own, which counts once however often it is sent. */
+  public Answer submit(String identity, String path, Object body) {
+    return send("POST", path, JSON.writeValueAsString(body), "Idempotency-Key", identity);
   }
 
   /** A request as a forger would have a browser send it, unless the cookie is there. */
-  Answer sendWithoutToken(String method, String path, String body) {
+  Answer sendWithoutToken(String method, String path, String body, String... headers) {
     HttpRequest.Builder request =
         HttpRequest.newBuilder(URI.create(address + path))
             .header("Content-Type", "application/json")
@@ -96,6 +105,9 @@ public final class Client implements AutoCloseable {
                 body == null
                     ? HttpRequest.BodyPublishers.noBody()
                     : HttpRequest.BodyPublishers.ofString(body));
+    if (headers.length > 0) {
+      request.headers(headers);
+    }
     try {
       HttpResponse<String> response =
           http.send(request.build(), HttpResponse.BodyHandlers.ofString());
@@ -122,6 +134,14 @@ public final class Client implements AutoCloseable {
         .orElse("");
   }
 
+  /** Shows this cookie from now on, as whoever has copied it would. */
+  public void show(String name, String value) {
+    HttpCookie copied = new HttpCookie(name, value);
+    copied.setPath("/");
+    copied.setVersion(0);
+    cookies.getCookieStore().add(URI.create(address), copied);
+  }
+
   public void forget(String cookie) {
     cookies.getCookieStore().getCookies().stream()
         .filter(each -> each.getName().equals(cookie))
@@ -131,17 +151,21 @@ public final class Client implements AutoCloseable {
 
   /** Opens the page's WebSocket and waits for the first message. */
   public JsonNode connect() {
+    listening = true;
     open();
     return await(push -> push.has("calls") && push.has("people"));
   }
 
   private void open() {
+    closed = new CompletableFuture<>();
+    CompletableFuture<Integer> mine = closed;
     socket =
         http.newWebSocketBuilder()
             .buildAsync(
                 URI.create(address.replace("http:", "ws:") + "/api/push"),
                 new WebSocket.Listener() {
                   private final StringBuilder text = new StringBuilder();
+                  private CompletableFuture<?> answered = CompletableFuture.completedFuture(null);
 
                   @Override
                   public void onOpen(WebSocket webSocket) {
@@ -151,13 +175,28 @@ public final class Client implements AutoCloseable {
                   }
 
                   @Override
+                  public CompletionStage<?> onClose(WebSocket webSocket, int code, String why) {
+                    mine.complete(code);
+                    return null;
+                  }
+
+                  @Override
+                  public void onError(WebSocket webSocket, Throwable e) {
+                    mine.complete(1006);
+                  }
+
+                  @Override
                   public CompletionStage<?> onText(
                       WebSocket webSocket, CharSequence data, boolean last) {
                     text.append(data);
                     if (last) {
                       lastPushAt = System.nanoTime();
-                      pushes.add(JSON.readTree(text.toString()));
+                      if (!forgetting) {
+                        pushes.add(sideBySide(JSON.readTree(text.toString())));
+                      }
                       text.setLength(0);
+                      // As a page does, which is not there any more when it stops.
+                      answered = answered.thenCompose(sent -> webSocket.sendText("here", true));
                     }
                     webSocket.request(1);
                     return null;
@@ -166,10 +205,32 @@ public final class Client implements AutoCloseable {
             .join();
   }
 
+  /** What a push tells of its topics, side by side, as {@code /api/desk} has it. */
+  private static JsonNode sideBySide(JsonNode push) {
+    ObjectNode all = JSON.createObjectNode();
+    for (JsonNode item : push.get("items")) {
+      JsonNode data = item.path("data");
+      switch (item.get("topic").asString()) {
+        case "CALLS", "SERVICE" -> all.setAll((ObjectNode) data);
+        case "PEOPLE" -> all.set("people", data.get("people"));
+        case "SHELF" -> all.set("shelf", data);
+        case "NOTICES" -> all.set("notices", data);
+        default -> all.put(item.get("topic").asString(), true);
+      }
+    }
+    return all;
+  }
+
   /** Opens the page's WebSocket and takes nothing in, as a page that hangs. */
   public void connectSilently() {
     listening = false;
     open();
+  }
+
+  /** From now on takes in what is sent and keeps nothing of it, for a long time of many pushes. */
+  public void takeInAndForget() {
+    forgetting = true;
+    pushes.clear();
   }
 
   /** Takes everything in that has been sent meanwhile, and goes on listening. */
@@ -178,18 +239,25 @@ public final class Client implements AutoCloseable {
     socket.request(1);
   }
 
+  /** The code with which the server closes the WebSocket, 1006 without one (RFC 6455). */
+  public int awaitClosed() {
+    return closed.orTimeout(40, TimeUnit.SECONDS).join();
+  }
+
   /** The first push like this; earlier ones are dropped. */
   public JsonNode await(Predicate<JsonNode> wanted) {
     try {
       long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(40);
+      JsonNode last = null;
       while (true) {
         JsonNode push = pushes.poll(patience - System.nanoTime(), TimeUnit.NANOSECONDS);
         if (push == null) {
-          throw new AssertionError("no such push");
+          throw new AssertionError("no such push; the last was " + last);
         }
         if (wanted.test(push)) {
           return push;
         }
+        last = push;
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();

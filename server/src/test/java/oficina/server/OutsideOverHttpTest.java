@@ -31,8 +31,8 @@ class OutsideOverHttpTest {
       assertThat(ines.put(DOV + "/player", Map.of()).status()).isEqualTo(204);
       Answer taken = tomasz.put(DOV + "/player", Map.of());
       assertThat(taken.status()).isEqualTo(409);
-      assertThat(taken.body().get("detail").asString())
-          .isEqualTo("Ines Calloway is playing this subscriber.");
+      assertThat(taken.code()).isEqualTo("PLAYED_BY_OTHER");
+      assertThat(taken.body().get("about").get("person").asString()).isEqualTo("Ines Calloway");
 
       assertThat(
               ines.post(DOV + "/calls", Map.of("to", "0191 498 0221", "withheld", false)).status())

@@ -7,6 +7,7 @@ import java.net.Socket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 
@@ -22,7 +23,13 @@ public final class ServerProcess implements AutoCloseable {
   private final Path log;
   private Process process;
 
-  public ServerProcess() {
+  private final List<String> settings;
+
+  /**
+   * @param settings instead of beginning with the demo office, each as on the command line
+   */
+  public ServerProcess(String... settings) {
+    this.settings = List.of(settings);
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
       log = Files.createTempFile("oficina-server", ".log");
@@ -34,24 +41,35 @@ public final class ServerProcess implements AutoCloseable {
   /** Starts it and returns at once. */
   public void launch() {
     try {
-      process =
-          new ProcessBuilder(
-                  Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                  // It lives for seconds: what makes it start quickly counts, not what makes it
-                  // run.
-                  "-XX:TieredStopAtLevel=1",
-                  "-XX:+UseSerialGC",
-                  "-Xshare:auto",
-                  "-cp",
-                  System.getProperty("java.class.path"),
-                  OficinaApplication.class.getName(),
-                  "--server.port=" + port,
-                  "--spring.datasource.url=jdbc:mariadb://127.0.0.1:"
-                      + database.port()
-                      + "/oficina?useBulkStmts=true&timezone=UTC",
-                  "--oficina.callers=false",
+      List<String> command = new ArrayList<>();
+      command.addAll(
+          List.of(
+              Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+              // It lives for seconds: what makes it start quickly counts, not what makes it
+              // run.
+              "-XX:TieredStopAtLevel=1",
+              "-XX:+UseSerialGC",
+              "-Xshare:auto",
+              "-cp",
+              System.getProperty("java.class.path"),
+              OficinaApplication.class.getName(),
+              "--server.port=" + port,
+              "--oficina.database=jdbc:mariadb://127.0.0.1:"
+                  + database.port()
+                  + "/oficina?timezone=UTC",
+              "--oficina.waiting-file=" + database.beside("waiting"),
+              "--oficina.callers=false",
+              "--springdoc.api-docs.enabled=false"));
+      command.addAll(
+          settings.isEmpty()
+              ? List.of(
+                  "--oficina.demo=true",
                   "--oficina.demo-past=false",
-                  "--springdoc.api-docs.enabled=false")
+                  // Tests ask without a pause.
+                  "--oficina.limits.requests-per-second=5000")
+              : settings);
+      process =
+          new ProcessBuilder(command)
               .redirectErrorStream(true)
               .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()))
               .start();
@@ -96,6 +114,10 @@ public final class ServerProcess implements AutoCloseable {
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+  }
+
+  public long pid() {
+    return process.pid();
   }
 
   public String address() {

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import oficina.server.Client.Answer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 
 /** Getting in, and not getting in. */
 @ExtendWith(TestServer.class)
@@ -43,8 +46,7 @@ class SignInTest {
   void a_forged_request_without_the_token_is_refused() {
     try (Client ines = Client.signedIn("ines")) {
       ines.forget("XSRF-TOKEN");
-      String session = ines.cookie("oficina-session");
-      assertThat(session).isNotEmpty();
+      assertThat(ines.cookie("oficina-sign-in")).isNotEmpty();
       Answer forged =
           ines.sendWithoutToken("POST", "/api/calls", "{\"to\":\"212\",\"device\":\"x\"}");
       assertThat(forged.status()).isEqualTo(403);
@@ -86,18 +88,134 @@ class SignInTest {
   }
 
   @Test
-  void a_stolen_cookie_of_before_a_new_password_is_worth_nothing() {
+  void a_new_password_ends_all_other_sign_ins_and_renews_this_one() {
     try (Client davy = Client.signedIn("davy");
-        Client thief = Client.signedIn("davy")) {
-      thief.forget("oficina-session");
-      assertThat(thief.get("/api/desk").status()).as("the signed cookie alone").isEqualTo(200);
-      thief.forget("oficina-session");
-      Answer changed =
-          davy.put(
-              "/api/session/password", Map.of("present", "harbour-light", "next", "slack-water-9"));
-      assertThat(changed.status()).isEqualTo(204);
-      assertThat(thief.get("/api/desk").status()).isEqualTo(401);
+        Client elsewhere = Client.signedIn("davy")) {
+      String cookie = davy.cookie("oficina-sign-in");
+      String token = davy.cookie("XSRF-TOKEN");
+      assertThat(change(davy, "harbour-light", "slack-water-9").status()).isEqualTo(204);
+      assertThat(elsewhere.awaitClosed()).isEqualTo(4001);
+      assertThat(elsewhere.get("/api/desk").status()).isEqualTo(401);
       assertThat(davy.get("/api/desk").status()).isEqualTo(200);
+      assertThat(davy.cookie("oficina-sign-in")).isNotEqualTo(cookie);
+      assertThat(davy.cookie("XSRF-TOKEN")).isNotEqualTo(token);
+      assertThat(davy.awaitClosed()).as("to connect anew").isEqualTo(1012);
+      davy.connect();
+      try (Client thief = withCookie(cookie)) {
+        assertThat(thief.get("/api/desk").status()).as("copied before").isEqualTo(401);
+      }
+    }
+  }
+
+  private static Answer change(Client client, String present, String next) {
+    return client.put("/api/session/password", Map.of("present", present, "next", next));
+  }
+
+  private static Client withCookie(String signIn) {
+    Client client = new Client(TestServer.get().address());
+    client.show("oficina-sign-in", signIn);
+    return client;
+  }
+
+  @Test
+  void a_password_that_would_be_guessed_is_refused_and_says_why() {
+    try (Client nell = Client.signedIn("nell")) {
+      Map<String, String> refused =
+          Map.of(
+              "short",
+              "PASSWORD_TOO_SHORT",
+              "password1234",
+              "PASSWORD_COMMON",
+              "i-am-nell-myself",
+              "PASSWORD_HAS_NAME",
+              "harbour-light",
+              "PASSWORD_THE_PRESENT_ONE",
+              "the tide waits for nobody ".repeat(4),
+              "PASSWORD_TOO_LONG");
+      refused.forEach(
+          (password, code) -> {
+            Answer answer = change(nell, "harbour-light", password);
+            assertThat(answer.status()).isEqualTo(422);
+            assertThat(answer.code()).isEqualTo(code);
+          });
+      assertThat(change(nell, "wrong", "slack-water-9").code()).isEqualTo("WRONG_PRESENT_PASSWORD");
+    }
+  }
+
+  @Test
+  void signing_out_ends_copies_of_the_cookie_and_closes_the_pages() {
+    Client erik = Client.signedIn("252");
+    String cookie = erik.cookie("oficina-sign-in");
+    try (Client thief = withCookie(cookie)) {
+      thief.connect();
+      assertThat(erik.delete("/api/session").status()).isEqualTo(204);
+      assertThat(thief.awaitClosed()).isEqualTo(4001);
+      assertThat(thief.get("/api/desk").status()).isEqualTo(401);
+      TestServer.get().restart();
+      assertThat(thief.get("/api/desk").status()).as("also after a restart").isEqualTo(401);
+    }
+  }
+
+  @Test
+  void whoever_is_signed_in_elsewhere_sees_it_and_ends_it_but_not_those_of_others() {
+    try (Client here = Client.signedIn("yusuf");
+        Client there = Client.signedIn("yusuf");
+        Client third = Client.signedIn("yusuf");
+        Client other = Client.signedIn("joss")) {
+      JsonNode mine = here.get("/api/session/sign-ins").body();
+      assertThat(mine.valueStream().filter(each -> each.get("here").asBoolean())).hasSize(1);
+      assertThat(mine).hasSizeGreaterThanOrEqualTo(3);
+      String others = other.get("/api/session/sign-ins").body().get(0).get("id").asString();
+      assertThat(here.delete("/api/session/sign-ins/" + others).status()).isEqualTo(404);
+      String theirs =
+          there
+              .get("/api/session/sign-ins")
+              .body()
+              .valueStream()
+              .filter(each -> each.get("here").asBoolean())
+              .findFirst()
+              .orElseThrow()
+              .get("id")
+              .asString();
+      assertThat(here.delete("/api/session/sign-ins/" + theirs).status()).isEqualTo(204);
+      assertThat(there.awaitClosed()).isEqualTo(4001);
+      assertThat(third.get("/api/desk").status()).isEqualTo(200);
+      assertThat(here.delete("/api/session/sign-ins").status()).isEqualTo(204);
+      assertThat(third.get("/api/desk").status()).isEqualTo(401);
+      assertThat(here.get("/api/session/sign-ins").body()).hasSize(1);
+      assertThat(other.get("/api/desk").status()).isEqualTo(200);
+    }
+  }
+
+  @Test
+  void however_a_name_is_written_and_however_many_try_at_once_it_is_one_account() {
+    List<String> names = List.of("samir", "sámir", "SAMÏR", "samír");
+    try (Client client = new Client(TestServer.get().address())) {
+      client.get("/api/session");
+      List<Integer> answers =
+          IntStream.range(0, 60)
+              .parallel()
+              .mapToObj(i -> signIn(client, names.get(i % names.size()), "guess " + i).status())
+              .toList();
+      assertThat(answers).containsOnly(401, 429);
+      assertThat(answers.stream().filter(status -> status == 401)).hasSizeLessThanOrEqualTo(3);
+    }
+  }
+
+  @Test
+  void an_attack_keeps_nobody_out_of_their_own_browser_and_is_told_of() {
+    try (Client own = Client.withoutPage(TestServer.get().address(), "hamish");
+        Client attacker = new Client(TestServer.get().address())) {
+      own.delete("/api/session");
+      for (int i = 0; i < 8; i++) {
+        signIn(attacker, "hamish", "guess " + i);
+      }
+      assertThat(signIn(attacker, "hamish", "harbour-light").status()).isEqualTo(429);
+      Answer in = signIn(own, "hamish", "harbour-light");
+      assertThat(in.status()).isEqualTo(200);
+      assertThat(in.body().get("tried").get("times").asInt()).isEqualTo(3);
+      assertThat(in.body().get("tried").get("place").asString()).isEqualTo("127.0.0.1");
+      assertThat(signIn(own, "hamish", "harbour-light").body().has("tried")).isFalse();
     }
   }
 

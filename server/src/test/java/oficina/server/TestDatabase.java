@@ -2,8 +2,10 @@ package oficina.server;
 
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -102,12 +104,61 @@ public final class TestDatabase implements AutoCloseable {
     }
   }
 
+  /** Fills the empty database with what a file has of another one. */
+  public void load(InputStream sql) {
+    try (Connection root = DriverManager.getConnection(url("oficina"), "root", "")) {
+      root.createStatement().execute("set foreign_key_checks = 0");
+      String all = new String(sql.readAllBytes(), StandardCharsets.UTF_8);
+      for (String statement : all.replaceAll("(?m)^--.*$", "").split(";\n")) {
+        if (!statement.isBlank()) {
+          root.createStatement().execute(statement);
+        }
+      }
+    } catch (IOException | SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   private String url(String database) {
     return "jdbc:mariadb://127.0.0.1:" + port + "/" + database;
   }
 
   public int port() {
     return port;
+  }
+
+  /** A file beside its data, gone with it. */
+  public Path beside(String name) {
+    return folder.resolve(name);
+  }
+
+  /** Has it answer nobody, as when its disk hangs, until {@link #thaw}. */
+  public void freeze() {
+    signal("STOP");
+  }
+
+  public void thaw() {
+    signal("CONT");
+  }
+
+  /** Ends it as a power cut would. */
+  public void kill() {
+    signal("KILL");
+    try {
+      server.waitFor();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void signal(String signal) {
+    try {
+      new ProcessBuilder("kill", "-" + signal, Long.toString(server.pid())).start().waitFor();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   /** Stops it; its data stays. */

@@ -55,11 +55,15 @@ public final class TestServer implements BeforeAllCallback {
     List<String> settings = new ArrayList<>();
     settings.add("--server.port=" + onPort);
     settings.add(
-        "--spring.datasource.url=jdbc:mariadb://127.0.0.1:"
-            + database.port()
-            + "/oficina?useBulkStmts=true&timezone=UTC");
+        "--oficina.database=jdbc:mariadb://127.0.0.1:" + database.port() + "/oficina?timezone=UTC");
+    settings.add("--oficina.waiting-file=" + database.beside("waiting"));
+    settings.add("--oficina.demo=true");
     settings.add("--oficina.callers=false");
     settings.add("--oficina.demo-past=" + System.getProperty("oficina.demo-past", "false"));
+    // Tests ask without a pause; the limits themselves have tests of their own.
+    settings.add("--oficina.limits.requests-per-second=5000");
+    settings.add("--oficina.limits.sign-in-unused=3650d");
+    settings.add("--oficina.limits.sign-in-longest=3650d");
     settings.add("--logging.level.oficina=warn");
     settings.addAll(List.of(more));
     application =
@@ -69,8 +73,16 @@ public final class TestServer implements BeforeAllCallback {
 
   /** Starts the application anew on the same port and database; its clock goes on. */
   public void restart() {
+    restart(() -> {});
+  }
+
+  /**
+   * @param meanwhile done while it is stopped
+   */
+  public void restart(Runnable meanwhile) {
     Duration ahead = Duration.between(Instant.now(), clock().instant());
     application.close();
+    meanwhile.run();
     start(port);
     clock().advance(ahead);
   }

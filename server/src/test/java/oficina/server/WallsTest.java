@@ -1,12 +1,18 @@
 package oficina.server;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
+import org.jspecify.annotations.NullMarked;
 
 @AnalyzeClasses(packages = "oficina.server", importOptions = ImportOption.DoNotIncludeTests.class)
 class WallsTest {
@@ -17,9 +23,27 @@ class WallsTest {
           .haveSimpleNameNotEndingWith("Store")
           .and()
           .haveNameNotMatching(".*Store\\$.*")
+          .and()
+          .doNotHaveSimpleName("DatabaseWait")
+          .and()
+          .doNotHaveSimpleName("JournalDatabase")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("java.sql", "javax.sql", "org.springframework.jdbc..");
+
+  /** Every room says what happens in it, where to begin and which rules hold. */
+  @ArchTest
+  static final ArchRule every_package_is_described_and_null_marked =
+      classes()
+          .should(
+              new ArchCondition<>("be in a package with a package-info and @NullMarked") {
+                @Override
+                public void check(JavaClass each, ConditionEvents events) {
+                  if (!each.getPackage().isAnnotatedWith(NullMarked.class)) {
+                    events.add(SimpleConditionEvent.violated(each, each.getPackageName()));
+                  }
+                }
+              });
 
   @ArchTest
   static final ArchRule packages_form_no_circle =

@@ -1,0 +1,77 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.notices.Notice;
+import oficina.core.numbers.Dialled;
+import oficina.core.passwords.PasswordRules;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The server sends codes; the pages' catalogue has a sentence for each of them. */
+class CatalogueTest {
+  private static final Path PAGES = Path.of("../web/src");
+  private static final Pattern CODE =
+      Pattern.compile(
+          "(?:HttpStatus\\.[A-Z_]+,\\s*|tooMany\\()\"([A-Z_]*[A-Z])\"|-> \"([A-Z_]+)\"");
+  private static final Pattern SENTENCE = Pattern.compile("\"[A-Z][a-z]+( [a-zA-Z,']+){3,}[.!?]\"");
+
+  private static JsonNode words(String feature) throws IOException {
+    return JsonMapper.shared().readTree(PAGES.resolve(feature).resolve("words.en.json").toFile());
+  }
+
+  private static List<Path> sources() throws IOException {
+    try (Stream<Path> all = Files.walk(Path.of("src/main/java"))) {
+      return all.filter(file -> file.toString().endsWith(".java")).toList();
+    }
+  }
+
+  @Test
+  void every_code_has_a_sentence() throws IOException {
+    TreeSet<String> codes = new TreeSet<>();
+    for (Reason reason : Reason.values()) {
+      codes.add(reason.name());
+    }
+    codes.remove(Reason.NOT_CALLABLE.name());
+    for (Dialled.Why why : Dialled.Why.values()) {
+      codes.add("NOT_CALLABLE_" + why);
+    }
+    for (PasswordRules.Weakness weakness : PasswordRules.Weakness.values()) {
+      codes.add("PASSWORD_" + weakness);
+    }
+    for (Path source : sources()) {
+      Matcher code = CODE.matcher(Files.readString(source));
+      while (code.find()) {
+        codes.add(code.group(1) != null ? code.group(1) : code.group(2));
+      }
+    }
+    assertThat(codes).hasSizeGreaterThan(60);
+    JsonNode sentences = words("api").get("problem");
+    codes.removeIf(sentences::has);
+    assertThat(codes).isEmpty();
+    JsonNode notices = words("notices").get("notice");
+    for (Notice.What what : Notice.What.values()) {
+      assertThat(notices.has(what.name())).as("notice %s", what).isTrue();
+    }
+  }
+
+  @Test
+  void the_server_makes_no_sentences_of_its_own() throws IOException {
+    for (Path source : sources()) {
+      String code = Files.readString(source).replaceAll("(?s)LOG\\.\\w+\\(.*?\\);", "");
+      assertThat(SENTENCE.matcher(code).results().map(found -> found.group()).toList())
+          .as(source.toString())
+          .isEmpty();
+    }
+  }
+}

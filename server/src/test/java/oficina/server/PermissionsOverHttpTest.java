@@ -1,0 +1,164 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import oficina.server.Client.Answer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Every operation of the API as a stranger, a colleague, a member of the same group, a party of the
+ * call, its starter and an administrator: docs/permissions.md.
+ */
+@ExtendWith(TestServer.class)
+class PermissionsOverHttpTest {
+  private static final Set<String> FOR_EVERYBODY =
+      Set.of("GET /api/session", "POST /api/session", "DELETE /api/session");
+  private static final Set<String> FOR_ADMINISTRATORS =
+      Set.of(
+          "POST /api/office/people", "DELETE /api/office/people/{id}", "PUT /api/outside/callers");
+  private static final Set<String> FOR_THE_STARTER =
+      Set.of(
+          "POST /api/calls/{id}/members/{leg}/mute",
+          "POST /api/calls/{id}/members/{leg}/aside",
+          "DELETE /api/calls/{id}/members/{leg}",
+          "POST /api/calls/{id}/end-for-all");
+
+  private final String address = TestServer.get().address();
+  private final Client stranger = new Client(address);
+  private final Client colleague = Client.signedIn("bram");
+  private final Client groupMember = Client.signedIn("rufus");
+  private final Client party = Client.signedIn("tomasz");
+  private final Client starter = Client.signedIn("ines");
+  private final Client other = Client.signedIn("adaeze");
+  private final Client administrator = Client.signedIn("mirela");
+  private final List<String> wrong = new ArrayList<>();
+
+  /** A conference of three, which Ines has brought together. */
+  private String conference() {
+    for (Client each : List.of(party, starter, other)) {
+      for (JsonNode call : each.get("/api/desk").body().get("calls")) {
+        each.service(call.get("id").asString(), "clear");
+      }
+    }
+    String call = party.call("201");
+    starter.service(call, "answer");
+    String second = starter.call("212");
+    other.service(second, "answer");
+    Answer joined =
+        starter.post("/api/calls/" + call + "/join", Map.of("other", second, "device", "test"));
+    assertThat(joined.status()).as(joined.toString()).isEqualTo(204);
+    return call;
+  }
+
+  private Answer ask(Client who, String operation, String call) {
+    String[] parts = operation.split(" ");
+    String path =
+        parts[1]
+            .replace("/api/calls/{id}", "/api/calls/" + call)
+            .replace("{leg}", "1")
+            .replace("{slot}", "62")
+            .replace("{id}", "999999")
+            .replaceAll("\\{[a-z]+}", "none");
+    Map<String, Object> body = new HashMap<>();
+    body.putAll(Map.of("device", "test", "to", "231", "on", false, "other", "none", "digits", "1"));
+    body.put("call", call);
+    return who.send(parts[0], path, json(body));
+  }
+
+  private static String json(Map<String, Object> body) {
+    return JsonMapper.shared().writeValueAsString(body);
+  }
+
+  private void expect(boolean right, String as, String operation, Answer answer) {
+    if (!right) {
+      wrong.add(as + " " + operation + ": " + answer);
+    }
+  }
+
+  @Test
+  void nobody_does_or_learns_what_is_not_theirs() {
+    JsonNode paths = party.get("/api/description").body().get("paths");
+    List<String> operations = new ArrayList<>();
+    for (Map.Entry<String, JsonNode> path : paths.properties()) {
+      for (String method : path.getValue().propertyNames()) {
+        operations.add(method.toUpperCase(Locale.ROOT) + " " + path.getKey());
+      }
+    }
+    assertThat(operations).containsAll(FOR_ADMINISTRATORS).containsAll(FOR_THE_STARTER);
+    for (String operation : operations) {
+      if (FOR_EVERYBODY.contains(operation)) {
+        continue;
+      }
+      String call = conference();
+      Answer unknown = ask(stranger, operation, call);
+      expect(unknown.status() == 401, "stranger", operation, unknown);
+      if (operation.contains("/api/calls/{id}")) {
+        ofTheCall(operation, call);
+      } else if (FOR_ADMINISTRATORS.contains(operation)) {
+        for (Client each : List.of(colleague, groupMember, party, starter)) {
+          Answer answer = ask(each, operation, call);
+          expect(answer.code().equals("NOT_ADMINISTRATOR"), "employee", operation, answer);
+        }
+        Answer answer = ask(administrator, operation, call);
+        expect(answer.status() != 403, "administrator", operation, answer);
+      }
+    }
+    assertThat(wrong).isEmpty();
+  }
+
+  private void ofTheCall(String operation, String call) {
+    for (Client each : List.of(colleague, groupMember, administrator)) {
+      Answer answer = ask(each, operation, call);
+      expect(answer.code().equals("NO_SUCH_CALL"), "without a part", operation, answer);
+    }
+    Answer asParty = ask(party, operation, call);
+    boolean theirs =
+        FOR_THE_STARTER.contains(operation)
+            ? asParty.code().equals("NOT_STARTER")
+            : !asParty.code().equals("NO_SUCH_CALL") || operation.contains("call-back");
+    // To pull back, one has to have sent it.
+    expect(theirs || operation.endsWith("pull-back"), "party", operation, asParty);
+    if (FOR_THE_STARTER.contains(operation)) {
+      Answer asStarter = ask(starter, operation, call);
+      expect(asStarter.status() < 300, "starter", operation, asStarter);
+    }
+  }
+
+  @Test
+  void taking_from_a_slot_tells_nothing_of_a_call_that_never_waited_there() {
+    String call = conference();
+    Answer answer =
+        colleague.post(
+            "/api/slots/62/take", Map.of("device", "test", "call", call, "evenForOthers", true));
+    assertThat(answer.code()).isEqualTo("SLOT_EMPTY");
+  }
+
+  @Test
+  void a_note_is_read_by_whom_it_concerns_alone() {
+    String call = conference();
+    other.service(call, "clear");
+    long bram = colleague.get("/api/session").body().get("id").asLong();
+    Answer parked =
+        starter.post(
+            "/api/calls/" + call + "/park",
+            Map.of("slot", "63", "forWhom", bram, "note", "about June"));
+    assertThat(parked.status()).isEqualTo(204);
+    assertThat(colleague.get("/api/desk").body().get("shelf").toString()).contains("about June");
+    assertThat(other.get("/api/desk").body().get("shelf").toString()).doesNotContain("about June");
+    assertThat(other.get("/api/find?text=63").body().toString()).doesNotContain("about June");
+    Map<String, Object> take = new HashMap<>(Map.of("device", "test", "call", call));
+    assertThat(other.post("/api/slots/63/take", take).code()).isEqualTo("MEANT_FOR_OTHER");
+    take.put("evenForOthers", true);
+    assertThat(other.post("/api/slots/63/take", take).status()).isEqualTo(204);
+    other.service(call, "clear");
+  }
+}
