@@ -2,21 +2,15 @@ package oficina.bench;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
-import oficina.core.exchange.ExchangeEvent;
-import oficina.core.exchange.Settings;
 import oficina.core.numbers.Dialled;
-import oficina.core.people.Directory;
-import oficina.core.people.Person;
+import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
+import oficina.core.state.ExchangeEvent;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Mode;
@@ -43,6 +37,8 @@ public class BusyExchange {
   @Param({"10", "1000", "10000"})
   public int callsInProgress;
 
+  private static final int FIRST_EXTENSION = 100_000;
+
   private Exchange exchange;
   private int calls;
   private int pair;
@@ -50,15 +46,15 @@ public class BusyExchange {
   /** People whose calls are in progress, and as many again who make the measured ones. */
   @Setup
   public void callUp() {
-    List<Person> people = new ArrayList<>();
-    for (int i = 0; i < 4 * callsInProgress; i++) {
-      people.add(
-          new Person(
-              new PersonId(i), "P" + i, extension(i), null, "T", "S", Duration.ofHours(9), true));
-    }
     exchange =
-        new Exchange(
-            Settings.DEFAULT, new Office(new Directory(people, List.of()), person -> true));
+        BigOffice.exchange(
+            4 * callsInProgress,
+            FIRST_EXTENSION,
+            Duration.ofHours(9),
+            Settings.DEFAULT,
+            i -> null,
+            DEVICE,
+            START);
     for (int i = 0; i < callsInProgress; i++) {
       CallId call = make(2 * i);
       if (i % 2 == 0) {
@@ -68,7 +64,7 @@ public class BusyExchange {
   }
 
   private static String extension(int i) {
-    return Integer.toString(100_000 + i);
+    return Integer.toString(FIRST_EXTENSION + i);
   }
 
   /** A call made, answered, held, resumed and ended. */
@@ -88,11 +84,7 @@ public class BusyExchange {
     CallId call = new CallId(Integer.toString(++calls));
     run(
         new Command.MakeCall(
-            call,
-            new PersonId(caller),
-            DEVICE,
-            new Dialled.Internal(extension(caller + 1)),
-            CallerId.WITHHELD));
+            call, new PersonId(caller), DEVICE, new Dialled.Internal(extension(caller + 1)), null));
     return call;
   }
 

@@ -2,27 +2,21 @@ package oficina.bench;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.PriorityQueue;
 import java.util.Random;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Call;
 import oficina.core.exchange.Command;
-import oficina.core.exchange.Connection;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
-import oficina.core.exchange.ExchangeEvent;
-import oficina.core.exchange.Settings;
 import oficina.core.history.CallRecords;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
-import oficina.core.people.Directory;
-import oficina.core.people.Person;
+import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Office;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeEvent;
 
 /**
  * A working day of an office of 500 people at the exchange, with Poisson arrivals and one hour of a
@@ -59,33 +53,17 @@ final class OfficeDay {
   private long mostMemory;
 
   OfficeDay() {
-    List<Person> people = new ArrayList<>();
-    for (int i = 0; i < PEOPLE; i++) {
-      people.add(
-          new Person(
-              new PersonId(i),
-              "P" + i,
-              Integer.toString(1000 + i),
-              direct(i),
-              "T" + i / 10,
-              "S",
-              Duration.ofSeconds(20),
-              i % 3 == 0));
-    }
+    Settings usual = Settings.DEFAULT;
+    Settings.Limits limits = new Settings.Limits(300, 6, 16);
     exchange =
-        new Exchange(
-            new Settings(
-                300,
-                6,
-                Duration.ofSeconds(60),
-                Duration.ofMinutes(2),
-                null,
-                Duration.ofSeconds(20),
-                16,
-                List.of(),
-                Duration.ofMinutes(3),
-                Duration.ofHours(1)),
-            new Office(new Directory(people, List.of()), person -> true));
+        BigOffice.exchange(
+            PEOPLE,
+            1000,
+            Duration.ofSeconds(20),
+            new Settings(limits, usual.times(), usual.parking(), null, usual.pickUp()),
+            OfficeDay::direct,
+            DEVICE,
+            OPENS);
   }
 
   private static PhoneNumber direct(int person) {
@@ -170,11 +148,7 @@ final class OfficeDay {
       PersonId from = new PersonId(random.nextInt(PEOPLE));
       command(
           new Command.MakeCall(
-              call,
-              from,
-              DEVICE,
-              new Dialled.Internal(Integer.toString(1000 + to)),
-              CallerId.WITHHELD));
+              call, from, DEVICE, new Dialled.Internal(Integer.toString(1000 + to)), null));
     }
     after(exponential(6), () -> answered(call, new PersonId(to)));
     if (attempts % 20_000 == 0) {
@@ -198,10 +172,7 @@ final class OfficeDay {
       String other = Integer.toString(1000 + random.nextInt(PEOPLE));
       after(
           exponential(40),
-          () ->
-              command(
-                  new Command.PutThrough(
-                      id, person, new Dialled.Internal(other), CallerId.WITHHELD)));
+          () -> command(new Command.PutThrough(id, person, new Dialled.Internal(other), null)));
     }
     after(exponential(120), () -> hangUp(id));
   }
@@ -227,7 +198,7 @@ final class OfficeDay {
     if (decision instanceof Decision.Accepted accepted) {
       for (ExchangeEvent event : accepted.events()) {
         exchange.apply(event);
-        records.follow(event, exchange.state().call(event.call()));
+        records.follow(event, exchange.state()::call);
       }
     }
     long took = System.nanoTime() - started;

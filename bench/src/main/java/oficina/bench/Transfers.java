@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicLong;
 import oficina.core.call.CallId;
-import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
@@ -79,14 +78,11 @@ final class Transfers {
     PersonId target = person(3 * triple + 2);
     CallId call = new CallId("b" + System.nanoTime() + "-" + triple);
     CallId consult = new CallId(call.value() + "c");
-    return run(new Command.MakeCall(call, caller, DEVICE, to(sender), CallerId.WITHHELD))
+    return run(new Command.MakeCall(call, caller, DEVICE, to(sender), null))
         .thenCompose(x -> run(new Command.Answer(call, sender, DEVICE)))
         .thenCompose(x -> run(new Command.Hold(call, sender)))
         .thenCompose(
-            x ->
-                run(
-                    new Command.Announce(
-                        call, sender, consult, DEVICE, to(target), CallerId.WITHHELD)))
+            x -> run(new Command.Announce(call, sender, consult, DEVICE, to(target), null)))
         .thenCompose(x -> run(new Command.Answer(consult, target, DEVICE)))
         .thenCompose(x -> run(new Command.HandOver(call, sender, consult)))
         .thenCompose(x -> run(new Command.Clear(call, target)))
@@ -128,7 +124,7 @@ final class Transfers {
             + copy(
                 database,
                 "history",
-                "call_id in (select call_id from journal where seq > " + from + ")");
+                "call_id in (select subject from journal where seq > " + from + ")");
     return 1e9 / nanos;
   }
 

@@ -18,8 +18,8 @@ import java.util.concurrent.locks.LockSupport;
 import oficina.core.people.Person;
 import oficina.server.Client;
 import oficina.server.TestServer;
+import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
-import oficina.server.people.Presence;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -91,7 +91,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
   Desk of(String name) {
     Page warm = own ? null : WARM.get(name);
     if (warm == null) {
-      Desk desk = at(name, new Browser.NewContextOptions().setViewportSize(1280, 800));
+      Desk desk = at(name, newOptions());
       if (!own) {
         WARM.put(name, desk.page);
       }
@@ -122,7 +122,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   Desk at(String name, Browser.NewContextOptions options) {
     String known = own ? null : SIGNED_IN.get(name);
-    options.setReducedMotion(ReducedMotion.REDUCE);
+    options.setReducedMotion(ReducedMotion.REDUCE).setLocale("en-GB");
     BrowserContext context =
         BROWSER.newContext(known == null ? options : options.setStorageState(known));
     context.setDefaultTimeout(60_000);
@@ -147,9 +147,12 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     return desk;
   }
 
+  private static Browser.NewContextOptions newOptions() {
+    return new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB");
+  }
+
   private BrowserContext newContext(String name) {
-    BrowserContext context =
-        BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    BrowserContext context = BROWSER.newContext(newOptions());
     contexts.put(name, context);
     return context;
   }
@@ -181,12 +184,12 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   /** Pages count as gone only after a while; the next test begins without them. */
   private void awaitNobody() {
-    Presence presence = TestServer.get().bean(Presence.class);
+    ExchangeLoop loop = TestServer.get().bean(ExchangeLoop.class);
     List<Person> people = TestServer.get().bean(OfficeData.class).directory().people();
     do {
       pass(Duration.ofSeconds(11));
       LockSupport.parkNanos(10_000_000);
-    } while (people.stream().anyMatch(person -> presence.hasPage(person.id())));
+    } while (loop.ask(() -> people.stream().anyMatch(p -> loop.state().hasWindow(p.id()))).join());
     pass(Duration.ofMinutes(5)); // whatever still waits comes to its end
   }
 
@@ -199,6 +202,5 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     desk.get("callBacks")
         .forEach(wish -> client.delete("/api/calls/call-backs/" + wish.get("id").asString()));
     desk.get("calls").forEach(call -> client.service(call.get("id").asString(), "clear"));
-    client.put("/api/outside/callers", Map.of("on", false));
   }
 }

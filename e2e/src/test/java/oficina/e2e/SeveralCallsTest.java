@@ -90,9 +90,9 @@ class SeveralCallsTest extends TomaszTalksToInes {
           headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN':
             decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1])},
           body: JSON.stringify({person: 5, device: 'late'})}))
-          .then(r => r.json()).then(p => document.title = p.detail)
+          .then(r => r.json()).then(p => document.title = p.code + ' ' + p.about.person)
         """);
-    assertThat(adaeze.page).hasTitle("Ines Calloway has answered this call.");
+    assertThat(adaeze.page).hasTitle("ANSWERED_BY_OTHER Ines Calloway");
     una.sees("Ines Calloway", "talking");
     tomasz.sees("Ines Calloway", "they put you on hold");
     bram.hasNoCalls();

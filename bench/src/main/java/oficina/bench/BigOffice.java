@@ -1,0 +1,65 @@
+package oficina.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.IntFunction;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Decision;
+import oficina.core.exchange.Exchange;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
+import oficina.core.office.Office;
+import oficina.core.office.Settings;
+import oficina.core.people.CallerIdChoice;
+import oficina.core.people.Directory;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.state.Device;
+import org.jspecify.annotations.Nullable;
+
+/** An office of many people, each with a device, for measuring the exchange alone. */
+final class BigOffice {
+  private BigOffice() {}
+
+  /**
+   * @param number public number of the n-th, or null
+   */
+  static Exchange exchange(
+      int size,
+      int firstExtension,
+      Duration ringTime,
+      Settings settings,
+      IntFunction<@Nullable PhoneNumber> number,
+      DeviceId device,
+      Instant opens) {
+    List<Person> people = new ArrayList<>();
+    for (int i = 0; i < size; i++) {
+      people.add(
+          new Person(
+              new PersonId(i),
+              "P" + i,
+              Integer.toString(firstExtension + i),
+              number.apply(i),
+              new Person.Place("T" + i / 10, "S"),
+              new Person.Calls(ringTime, true, CallerIdChoice.WITHHELD)));
+    }
+    Exchange exchange =
+        new Exchange(
+            new Office(
+                new Office.Identity("Bench", null, ZoneOffset.UTC, new Region("GB"), ""),
+                new Directory(people, List.of()),
+                settings,
+                Map.of()));
+    for (Person person : people) {
+      Command comes =
+          new Command.DeviceComes(person.id(), device, Device.Kind.WINDOW, /* attended= */ true);
+      ((Decision.Accepted) exchange.decide(comes, opens)).events().forEach(exchange::apply);
+    }
+    return exchange;
+  }
+}
