@@ -297,6 +297,17 @@ public final class Client implements AutoCloseable {
     return post("/api/calls/" + call + "/" + service, Map.of("device", "test"));
   }
 
+  /** Ends all calls in hand and withdraws all wishes to be called back. */
+  public void hangUp() {
+    JsonNode desk = get("/api/desk").body();
+    for (JsonNode wish : desk.get("callBacks")) {
+      delete("/api/calls/call-backs/" + wish.get("id").asString());
+    }
+    for (JsonNode left : desk.get("calls")) {
+      service(left.get("id").asString(), "clear");
+    }
+  }
+
   public void disconnect() {
     socket.abort();
   }

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import oficina.server.Client.Answer;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -42,13 +43,17 @@ class PermissionsOverHttpTest {
   private final Client administrator = Client.signedIn("mirela");
   private final List<String> wrong = new ArrayList<>();
 
+  @AfterEach
+  void nothing_is_left_in_hand() {
+    for (Client each : List.of(colleague, groupMember, party, starter, other, administrator)) {
+      each.hangUp();
+      each.close();
+    }
+  }
+
   /** A conference of three, which Ines has brought together. */
   private String conference() {
-    for (Client each : List.of(party, starter, other)) {
-      for (JsonNode call : each.get("/api/desk").body().get("calls")) {
-        each.service(call.get("id").asString(), "clear");
-      }
-    }
+    List.of(party, starter, other).forEach(Client::hangUp);
     String call = party.call("201");
     starter.service(call, "answer");
     String second = starter.call("212");

@@ -33,20 +33,10 @@ class SentOnOverHttpTest {
   @AfterEach
   void end() {
     List<Client> all = List.of(ines, tomasz, adaeze, bram);
-    all.forEach(SentOnOverHttpTest::hangUp);
+    all.forEach(Client::hangUp);
     for (Client each : all) {
       assertThat(phases(each)).as("left over").isEmpty();
       each.close();
-    }
-  }
-
-  private static void hangUp(Client client) {
-    JsonNode desk = client.get("/api/desk").body();
-    for (JsonNode wish : desk.get("callBacks")) {
-      client.delete("/api/calls/call-backs/" + wish.get("id").asString());
-    }
-    for (JsonNode left : desk.get("calls")) {
-      client.service(left.get("id").asString(), "clear");
     }
   }
 
@@ -188,7 +178,7 @@ class SentOnOverHttpTest {
             .toList();
     assertThat(taken).extracting(Answer::status).containsExactlyInAnyOrder(204, 409);
     assertThat(taken).extracting(Answer::code).contains("ANSWERED_BY_OTHER");
-    hangUp(una);
+    una.hangUp();
     una.close();
   }
 

@@ -10,10 +10,15 @@ import static org.mockito.Mockito.when;
 import static org.mockito.Mockito.withSettings;
 
 import jakarta.websocket.RemoteEndpoint;
+import jakarta.websocket.SendHandler;
+import jakarta.websocket.SendResult;
 import jakarta.websocket.Session;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
@@ -23,6 +28,7 @@ import oficina.server.signin.Employee;
 import oficina.server.signin.SignIn;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.mockito.ArgumentCaptor;
 import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.adapter.NativeWebSocketSession;
@@ -30,6 +36,8 @@ import org.springframework.web.socket.adapter.NativeWebSocketSession;
 /** What goes wrong with one page is that page's alone. */
 @ExtendWith(TestServer.class)
 class OpenPageTest {
+  private static final SendResult SENT = new SendResult((Session) null);
+
   private final RemoteEndpoint.Async remote = mock(RemoteEndpoint.Async.class);
   private final WebSocketSession socket =
       mock(WebSocketSession.class, withSettings().extraInterfaces(NativeWebSocketSession.class));
@@ -85,6 +93,34 @@ class OpenPageTest {
     OpenPage page = page(pushes::write);
     page.tell(new NoticeView("MISSED", Map.of("name", "\ud800!")));
     verify(remote).sendText(contains("\ufffd!"), any());
+  }
+
+  @Test
+  void nothing_more_is_drawn_for_a_page_before_it_has_answered() {
+    List<Set<Push.Topic>> drawn = new ArrayList<>();
+    OpenPage page =
+        page(
+            changes -> {
+              drawn.add(changes.topics());
+              return "";
+            });
+    ArgumentCaptor<SendHandler> sent = ArgumentCaptor.forClass(SendHandler.class);
+    page.heard(); // answers to nothing
+    page.tell(Push.Topic.CALLS);
+    verify(remote).sendText(any(), sent.capture());
+    sent.getValue().onResult(SENT);
+    page.tell(Push.Topic.SHELF);
+    page.tell(Push.Topic.SERVICE);
+    assertThat(drawn).containsExactly(Set.of(Push.Topic.CALLS));
+    page.heard();
+    Set<Push.Topic> meanwhile = Set.of(Push.Topic.SHELF, Push.Topic.SERVICE);
+    assertThat(drawn).containsExactly(Set.of(Push.Topic.CALLS), meanwhile);
+    page.heard(); // read before the container says that the message has left
+    page.heard(); // once too often
+    page.tell(Push.Topic.CALLS);
+    assertThat(drawn).hasSize(2);
+    sent.getValue().onResult(SENT);
+    assertThat(drawn).hasSize(3);
   }
 
   @Test
