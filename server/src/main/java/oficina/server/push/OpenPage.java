@@ -12,6 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import oficina.core.call.DeviceId;
 import oficina.core.people.PersonId;
@@ -24,9 +25,9 @@ import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.adapter.NativeWebSocketSession;
 
 /**
- * One open page. What has changed is only marked here; the message is drawn up when the page can
- * take it, from how things are then. A slow page therefore gets fewer messages, never old ones, and
- * keeps nobody waiting.
+ * One open page. What has changed is only marked here; the message is drawn up when the page has
+ * answered to the one before, from how things are then. A slow page therefore gets fewer messages,
+ * never old ones, and keeps nobody waiting; one that does not read costs one message.
  */
 final class OpenPage {
   private static final Logger LOG = LoggerFactory.getLogger(OpenPage.class);
@@ -47,6 +48,11 @@ final class OpenPage {
   private final Set<PersonId> people = ConcurrentHashMap.newKeySet();
   private final ConcurrentLinkedQueue<NoticeView> notices = new ConcurrentLinkedQueue<>();
   private final AtomicBoolean sending = new AtomicBoolean();
+
+  /** Of the message under way: whether it has left, and whether the page has answered. */
+  private final AtomicInteger outstanding = new AtomicInteger();
+
+  private final AtomicBoolean answerOwed = new AtomicBoolean();
   private volatile boolean wholeBoard;
   private volatile boolean drawnBefore;
   private volatile long heardAt = System.nanoTime();
@@ -99,9 +105,12 @@ final class OpenPage {
     return (String) socket.getAttributes().get(PushDoor.ORIGIN);
   }
 
-  /** It has said that it is there. */
+  /** It has said that it is there, which is its answer to what it was told last. */
   void heard() {
     heardAt = System.nanoTime();
+    if (answerOwed.compareAndSet(true, false)) {
+      oneLessOutstanding();
+    }
   }
 
   /** How long it has said nothing. */
@@ -152,7 +161,10 @@ final class OpenPage {
       if (topics.isEmpty()) {
         ready();
       } else {
-        line.getAsyncRemote().sendText(write.apply(take()), this::sent);
+        String message = write.apply(take());
+        outstanding.set(2);
+        answerOwed.set(true);
+        line.getAsyncRemote().sendText(message, this::sent);
       }
       drawn = true;
     } catch (RuntimeException e) {
@@ -169,9 +181,15 @@ final class OpenPage {
   /** In a thread of the container, which must not be kept. */
   private void sent(SendResult result) {
     if (result.isOK()) {
-      drawers.execute(this::drawUp);
+      oneLessOutstanding();
     } else {
       giveUp();
+    }
+  }
+
+  private void oneLessOutstanding() {
+    if (outstanding.decrementAndGet() == 0) {
+      drawers.execute(this::drawUp);
     }
   }
 
