@@ -62,7 +62,7 @@ export function Announcement({ call, caller }: Props) {
         </p>
       </div>
       <div className="pr-4 pt-2">
-        <Cord course={call.course} now={now} />
+        <Cord course={call.course} earlier={call.earlier} now={now} />
       </div>
       <div className="border-base-300 mt-3 mr-4 border-t border-dashed pt-2">
         <div className="flex flex-wrap items-baseline gap-x-4">
@@ -80,7 +80,7 @@ export function Announcement({ call, caller }: Props) {
           </p>
         </div>
         <div className="pt-2">
-          <Cord course={caller.course} now={now} />
+          <Cord course={caller.course} earlier={caller.earlier} now={now} />
         </div>
       </div>
       <div className="mt-3 flex flex-wrap gap-2 pr-4 pb-3">

@@ -78,7 +78,7 @@ export function CallStrip({ call }: { call: CallView }) {
       </div>
       <div className={`flex items-start gap-4 ${compact ? 'mt-1.5' : 'mt-2'}`}>
         <div className="min-w-0 flex-1">
-          <LiveCord course={call.course} words={!beside} />
+          <LiveCord course={call.course} earlier={call.earlier} words={!beside} />
         </div>
         {call.phase === 'RINGING' && (
           <p className="shrink-0 font-semibold">

@@ -7,6 +7,8 @@ import { ROOM_FOR_WORDS, type Stretch, inWords, stretches } from './cord';
 interface Props {
   course: SegmentView[];
   now: number;
+  /** How many stretches came before these, which are not drawn. */
+  earlier?: number;
   /** Whether words stand below the stretches that have room for them. */
   words?: boolean;
   /** Whether it takes the whole width, however short the call was. */
@@ -19,7 +21,7 @@ export function LiveCord(props: Omit<Props, 'now'>) {
 }
 
 /** A call drawn as a ribbon that grows from left to right and shows its whole course. */
-export function Cord({ course, now, words = false, whole = false }: Props) {
+export function Cord({ course, now, earlier = 0, words = false, whole = false }: Props) {
   const { t } = useTranslation();
   const { all, length } = stretches(course, now);
   const word = ({ segment }: Stretch) =>
@@ -30,10 +32,18 @@ export function Cord({ course, now, words = false, whole = false }: Props) {
   return (
     <div
       role="img"
-      aria-label={t('cord.course', { course: inWords(all, word) })}
+      aria-label={t(earlier > 0 ? 'cord.lastOfCourse' : 'cord.course', {
+        course: inWords(all, word),
+        count: earlier,
+      })}
       className="flex"
       style={{ width: `${whole ? 100 : length}%` }}
     >
+      {earlier > 0 && (
+        <span className="quiet pr-1 text-xs leading-none">
+          {t('cord.earlier', { count: earlier })}
+        </span>
+      )}
       {all.map((stretch) => (
         <div
           key={stretch.segment.from + stretch.segment.kind}
