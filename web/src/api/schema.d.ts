@@ -826,7 +826,7 @@ export interface components {
             people: components["schemas"]["PersonView"][];
             group: components["schemas"]["PartyView"];
             slot: components["schemas"]["SlotView"];
-            dial: components["schemas"]["Dial"];
+            dials: components["schemas"]["Dial"][];
         };
         HistoryEntry: {
             /** Format: int64 */

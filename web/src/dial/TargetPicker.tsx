@@ -16,6 +16,9 @@ interface Props {
   adding: boolean;
 }
 
+/** The strip has room for so many; whoever is not shown cannot be chosen. */
+const MOST = 6;
+
 /** Chooses whom to send a call to, in its strip; found and ranked as in the dial field. */
 export function TargetPicker({ call, adding }: Props) {
   const { t } = useTranslation();
@@ -23,7 +26,7 @@ export function TargetPicker({ call, adding }: Props) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
   const [error, setError] = useState('');
-  const { wanted, options, hint, pick } = useFinder(text);
+  const { wanted, options, hint, pick } = useFinder(text, MOST);
   const ways = waysOf(call, adding);
   const name = nameOf(call.other, t('party.withheld'));
 
@@ -111,7 +114,7 @@ export function TargetPicker({ call, adding }: Props) {
         {(error || hint) && <p className="text-error pt-2 font-semibold">{error || hint}</p>}
       </div>
       <ul id={`${id}-list`} role="listbox" aria-label={t('dial.results')} className="pt-1">
-        {options.slice(0, 6).map((option, index) => (
+        {options.map((option, index) => (
           <DialOption
             key={option.key}
             id={`${id}-${index}`}

@@ -11,8 +11,8 @@ export type Choice = { key: string; to: string } & (
 /** What was found as one list, what Enter calls first: a number that can be dialled, then people. */
 export function choices(found: Found): Choice[] {
   const all: Choice[] = [];
-  if (found.dial && !found.dial.problem) {
-    all.push({ kind: 'number', key: 'number', to: found.dial.to, dial: found.dial });
+  for (const dial of found.dials.filter((each) => !each.problem)) {
+    all.push({ kind: 'number', key: `number ${dial.to}`, to: dial.to, dial });
   }
   if (found.slot) {
     all.push({ kind: 'slot', key: 'slot', to: found.slot.slot, slot: found.slot });

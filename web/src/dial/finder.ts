@@ -13,8 +13,12 @@ function finding(text: string) {
   };
 }
 
-/** Finds what can be called or sent to while somebody types. */
-export function useFinder(text: string) {
+/**
+ * Finds what can be called or sent to while somebody types.
+ *
+ * @param most at most so many, the best first
+ */
+export function useFinder(text: string, most = 20) {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const wanted = text.trim();
@@ -27,19 +31,18 @@ export function useFinder(text: string) {
   /** Enter can be faster than the results: what counts is what the text as it stands finds. */
   const pick = useCallback(
     async (chosen: number) => {
-      const found = choices(await queries.fetchQuery(finding(wanted)));
+      const found = choices(await queries.fetchQuery(finding(wanted))).slice(0, most);
       return found[Math.min(chosen, found.length - 1)]?.to ?? wanted;
     },
-    [queries, wanted],
+    [queries, wanted, most],
   );
+
+  const refused = data?.dials.find((each) => each.problem);
 
   return {
     wanted,
-    options: wanted === '' || !data ? [] : choices(data),
-    hint:
-      wanted !== '' && data?.dial?.problem
-        ? t(`problem.${data.dial.problem}`, { text: data.dial.shown })
-        : '',
+    options: wanted === '' || !data ? [] : choices(data).slice(0, most),
+    hint: wanted !== '' && refused ? t(`problem.${refused.problem}`, { text: refused.shown }) : '',
     pick,
   };
 }

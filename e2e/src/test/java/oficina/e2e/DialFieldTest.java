@@ -55,6 +55,22 @@ class DialFieldTest {
   }
 
   @Test
+  void a_text_with_several_numbers_offers_each_and_a_colleagues_direct_number_the_colleague() {
+    Desk ines = browsers.of("ines");
+    ines.dialField().fill("Dov 0151 496 0177 or the yard 0131 496 0162");
+    assertThat(ines.results()).hasCount(2);
+    assertThat(ines.results().first()).containsText("0151 496 0177 Liverpool");
+    assertThat(ines.results().nth(1)).containsText("0131 496 0162 Edinburgh");
+    for (String typed : new String[] {"0191 498 0221", "x221", "ext. 221", "extn 221"}) {
+      ines.dialField().fill(typed);
+      assertThat(ines.results()).hasCount(1);
+      assertThat(ines.results().first()).containsText("Tomasz Brill");
+    }
+    ines.dialField().fill("116 123");
+    assertThat(ines.results().first()).containsText("116123");
+  }
+
+  @Test
   void says_before_dialling_why_something_cannot_be_called() {
     Desk ines = browsers.of("ines");
     ines.dialField().fill("299");

@@ -9,12 +9,14 @@ import com.google.i18n.phonenumbers.Phonenumber;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import oficina.core.numbers.Dialled.Why;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Decides what a typed or pasted text would call: an extension, a public number in any notation, an
@@ -23,11 +25,21 @@ import oficina.core.numbers.Dialled.Why;
  * @param region where the office is; numbers without a country code are read as of this country
  * @param accessCode digit that used to be dialled for an outside line; understood when typed out of
  *     habit, never needed
- * @param isExtension whether somebody in the office has this extension
- * @param longestExtension digits of the longest extension
+ * @param own the numbers of the office itself
  */
-public record DialPlan(
-    Region region, String accessCode, Predicate<String> isExtension, int longestExtension) {
+public record DialPlan(Region region, String accessCode, Own own) {
+
+  /** The numbers of the office itself, which reach somebody without going out. */
+  public interface Own {
+    /** Whether this is an extension of somebody or something in the office. */
+    boolean isExtension(String digits);
+
+    /** Digits of the longest extension. */
+    int longestExtension();
+
+    /** The extension that has this public number as well; null when it is not one of ours. */
+    @Nullable String extensionOf(PhoneNumber number);
+  }
 
   private static final PhoneNumberUtil NUMBERS = PhoneNumberUtil.getInstance();
 
@@ -38,6 +50,9 @@ public record DialPlan(
   /** Habit dies hard: a pause after the access code, to wait for an outside line. */
   private static final Pattern PAUSE_AFTER_ACCESS_CODE =
       Pattern.compile("^([0-9])\\s*[,;pwPW]+\\s*(?=[0+])");
+
+  /** A plus sign and fifteen digits. */
+  private static final int LONGEST_E164 = 16;
 
   /** Digits of the longest number that can be dialled only within one town. */
   private static final int LONGEST_LOCAL = 8;
@@ -100,11 +115,14 @@ public record DialPlan(
     }
     boolean international = text.contains("+");
     if (!international) {
-      if (isExtension.test(digits)) {
+      if (own.isExtension(digits)) {
         return new Dialled.Internal(digits);
       }
       if (region.isEmergency(digits)) {
         return new Dialled.Emergency(digits);
+      }
+      if (region.isShort(digits)) {
+        return new Dialled.Outside(new PhoneNumber(digits), afterAnswer, false);
       }
     }
     boolean accessCodeTyped = accessCodeTyped(text, digits);
@@ -113,10 +131,13 @@ public record DialPlan(
       if (region.isEmergency(rest)) {
         return new Dialled.Emergency(rest);
       }
+      if (region.isShort(rest)) {
+        return new Dialled.Outside(new PhoneNumber(rest), afterAnswer, true);
+      }
       return outside(
           text.substring(text.indexOf(accessCode) + accessCode.length()), afterAnswer, true);
     }
-    if (!international && digits.length() <= longestExtension && !region.prefixed(digits)) {
+    if (!international && digits.length() <= own.longestExtension() && !region.prefixed(digits)) {
       return Dialled.no(Why.UNKNOWN_EXTENSION, digits);
     }
     return outside(text, afterAnswer, false);
@@ -124,8 +145,8 @@ public record DialPlan(
 
   /**
    * The access code counts as typed when what follows it can only be a complete outside number: one
-   * with its national or international prefix, one that is whole where no prefix is dialled, or an
-   * emergency number.
+   * with its national or international prefix, one that is whole where no prefix is dialled, a
+   * short or an emergency number.
    */
   private boolean accessCodeTyped(String text, String digits) {
     if (accessCode.isEmpty()
@@ -137,6 +158,7 @@ public record DialPlan(
     return region.prefixed(rest)
         || text.contains("+")
         || region.isEmergency(rest)
+        || region.isShort(rest)
         || (region.nationalPrefix().isEmpty() && region.isWhole(rest) && !region.isWhole(digits));
   }
 
@@ -171,6 +193,7 @@ public record DialPlan(
   private boolean lacksAreaCode(String text, Phonenumber.PhoneNumber parsed) {
     return !region.nationalPrefix().isEmpty()
         && !prefixed(text)
+        && !NUMBERS.isValidNumber(parsed)
         && NUMBERS.getNationalSignificantNumber(parsed).length() <= LONGEST_LOCAL;
   }
 
@@ -184,13 +207,20 @@ public record DialPlan(
     for (PhoneNumberMatch match :
         NUMBERS.findNumbers(text, region.code(), Leniency.POSSIBLE, 1_000)) {
       String e164 = NUMBERS.format(match.number(), PhoneNumberFormat.E164);
-      found.put(e164, match.number());
+      if (e164.length() <= LONGEST_E164) {
+        found.put(e164, match.number());
+      }
     }
     return switch (found.size()) {
       case 0 -> extensionIn(text);
       case 1 -> result(found.values().iterator().next(), afterAnswer, false);
-      default -> Dialled.no(Why.SEVERAL_NUMBERS, String.join(", ", found.keySet()));
+      default -> several(found.keySet().stream().map(PhoneNumber::new).toList());
     };
+  }
+
+  private Dialled several(List<PhoneNumber> numbers) {
+    String shown = numbers.stream().map(region::show).collect(Collectors.joining(", "));
+    return new Dialled.NotCallable(Why.SEVERAL_NUMBERS, shown, numbers);
   }
 
   /** "ext 212" or "Adaeze, extension 212": exactly one word of digits, and somebody has it. */
@@ -205,7 +235,7 @@ public record DialPlan(
         only = word;
       }
     }
-    return isExtension.test(only) ? new Dialled.Internal(only) : Dialled.no(Why.NOT_A_NUMBER, text);
+    return own.isExtension(only) ? new Dialled.Internal(only) : Dialled.no(Why.NOT_A_NUMBER, text);
   }
 
   private Dialled result(
@@ -214,7 +244,15 @@ public record DialPlan(
     if (after.isEmpty() && parsed.hasExtension()) {
       after = "p" + parsed.getExtension();
     }
-    PhoneNumber number = new PhoneNumber(NUMBERS.format(parsed, PhoneNumberFormat.E164));
+    String e164 = NUMBERS.format(parsed, PhoneNumberFormat.E164);
+    if (e164.length() > LONGEST_E164) {
+      return Dialled.no(Why.TOO_LONG, e164);
+    }
+    PhoneNumber number = new PhoneNumber(e164);
+    String extension = own.extensionOf(number);
+    if (extension != null) {
+      return new Dialled.Internal(extension);
+    }
     return new Dialled.Outside(number, after, accessCodeDropped);
   }
 

@@ -1,5 +1,6 @@
 package oficina.core.numbers;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What a typed or pasted text means to the exchange. */
@@ -21,6 +22,11 @@ public sealed interface Dialled {
   /** Digits and pauses to send once the call is answered; empty when there are none. */
   default String afterAnswer() {
     return "";
+  }
+
+  /** The extension that is meant, or null when it is none. */
+  default @Nullable String extension() {
+    return null;
   }
 
   /** Why it cannot be called, or null when it can. */
@@ -64,8 +70,9 @@ public sealed interface Dialled {
    * Nothing that can be called.
    *
    * @param text what was read, for the sentence that explains the refusal
+   * @param numbers those in the text, when they are several
    */
-  record NotCallable(Why why, String text) implements Dialled {
+  record NotCallable(Why why, String text, List<PhoneNumber> numbers) implements Dialled {
     @Override
     public NotCallable refused() {
       return this;
@@ -100,6 +107,6 @@ public sealed interface Dialled {
 
   /** Shorthand for a refusal. */
   static NotCallable no(Why why, String text) {
-    return new NotCallable(why, text);
+    return new NotCallable(why, text, List.of());
   }
 }

@@ -23,6 +23,18 @@ public record Region(String code) {
     return ShortNumberInfo.getInstance().isEmergencyNumber(digits, code);
   }
 
+  /** Whether these digits are a short number that can be telephoned here, as they are. */
+  public boolean isShort(String digits) {
+    try {
+      Phonenumber.PhoneNumber number = NUMBERS.parse(digits, code);
+      ShortNumberInfo shortNumbers = ShortNumberInfo.getInstance();
+      return shortNumbers.isValidShortNumberForRegion(number, code)
+          && !shortNumbers.isSmsServiceForRegion(number, code);
+    } catch (NumberParseException e) {
+      return false;
+    }
+  }
+
   /** What is dialled before a national number, 0 in many countries; empty where nothing is. */
   public String nationalPrefix() {
     String prefix = NUMBERS.getNddPrefixForRegion(code, /* stripNonDigits= */ true);
@@ -58,6 +70,9 @@ public record Region(String code) {
    * internationally (ITU-T E.123).
    */
   public String show(PhoneNumber number) {
+    if (number.isShort()) {
+      return number.e164();
+    }
     Phonenumber.PhoneNumber parsed = parse(number);
     boolean domestic = parsed.getCountryCode() == NUMBERS.getCountryCodeForRegion(code);
     return NUMBERS.format(
@@ -66,6 +81,9 @@ public record Region(String code) {
 
   /** Town or country the number belongs to, in this language; empty when unknown. */
   public String place(PhoneNumber number, Locale language) {
+    if (number.isShort()) {
+      return "";
+    }
     return PhoneNumberOfflineGeocoder.getInstance()
         .getDescriptionForNumber(parse(number), language, code);
   }

@@ -51,13 +51,25 @@ public final class Office {
     this.directory = directory;
     this.settings = settings;
     this.former = Map.copyOf(former);
-    this.plan =
-        new DialPlan(
-            identity.region(),
-            identity.accessCode(),
-            digits -> directory.hasExtension(digits) || settings.isSlot(digits),
-            directory.longestExtension());
+    this.plan = new DialPlan(identity.region(), identity.accessCode(), new OwnNumbers());
     this.finder = new PeopleFinder(directory.people());
+  }
+
+  private final class OwnNumbers implements DialPlan.Own {
+    @Override
+    public boolean isExtension(String digits) {
+      return directory.hasExtension(digits) || settings.isSlot(digits);
+    }
+
+    @Override
+    public int longestExtension() {
+      return directory.longestExtension();
+    }
+
+    @Override
+    public @Nullable String extensionOf(PhoneNumber number) {
+      return directory.extensionOf(number);
+    }
   }
 
   public Identity identity() {

@@ -92,6 +92,14 @@ public final class Directory {
     return Optional.ofNullable(groupsByNumber.get(number));
   }
 
+  /** The extension of the person or group with this public number; null when it is nobody's. */
+  public @Nullable String extensionOf(PhoneNumber number) {
+    return personAt(number)
+        .map(Person::extension)
+        .or(() -> groupAt(number).map(Group::extension))
+        .orElse(null);
+  }
+
   public boolean hasExtension(String extension) {
     return byExtension.containsKey(extension) || groupsByExtension.containsKey(extension);
   }

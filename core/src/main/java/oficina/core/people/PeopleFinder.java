@@ -1,20 +1,41 @@
 package oficina.core.people;
 
+import static java.util.Map.entry;
+
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Pattern;
 import oficina.core.numbers.KeypadLetters;
 
 /**
  * Finds people as someone in a hurry types them: an extension or the beginning of it, any part of a
- * name, initials, or a name spelled on the telephone's keys (ITU-T E.161). Case and accents do not
- * matter. The best match comes first.
+ * name, initials, or a name spelled on the telephone's keys (ITU-T E.161). Case, accents and
+ * letters that are not on every keyboard do not matter. The best match comes first.
  */
 public final class PeopleFinder {
   private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
+
+  /** Letters that are no base letter with an accent, as people without them type them. */
+  private static final Map<String, String> PLAIN =
+      Map.ofEntries(
+          entry("ł", "l"),
+          entry("ø", "o"),
+          entry("đ", "d"),
+          entry("ð", "d"),
+          entry("þ", "th"),
+          entry("ß", "ss"),
+          entry("æ", "ae"),
+          entry("œ", "oe"),
+          entry("ħ", "h"),
+          entry("ı", "i"),
+          entry("ŋ", "n"),
+          entry("ŧ", "t"));
+
+  private static final Pattern NOT_PLAIN = Pattern.compile("[łøđðþßæœħıŋŧ]");
   private static final Pattern SEPARATORS = Pattern.compile("[^\\p{L}\\p{N}]+");
 
   private final List<Entry> entries;
@@ -25,10 +46,10 @@ public final class PeopleFinder {
   private record Hit(Person person, int rank, String order) {}
 
   public PeopleFinder(List<Person> people) {
-    entries = people.stream().map(PeopleFinder::entry).toList();
+    entries = people.stream().map(PeopleFinder::entryOf).toList();
   }
 
-  private static Entry entry(Person person) {
+  private static Entry entryOf(Person person) {
     String name = fold(person.name());
     List<String> words = words(name);
     StringBuilder initials = new StringBuilder();
@@ -87,7 +108,7 @@ public final class PeopleFinder {
       if (extension.startsWith(word)) {
         return 1;
       }
-      if (entry.words().get(0).startsWith(word)) {
+      if (entry.name().startsWith(word)) {
         return 2;
       }
       if (entry.words().stream().anyMatch(w -> w.startsWith(word))) {
@@ -112,19 +133,25 @@ public final class PeopleFinder {
     if (entry.name().startsWith(all)) {
       return 2;
     }
-    if (wanted.stream().allMatch(w -> beginsSomething(entry, w))) {
+    if (wanted.stream().allMatch(w -> beginsName(entry, w))) {
       return 4;
     }
     if (wanted.stream().allMatch(w -> w.length() == 1)
         && entry.initials().startsWith(String.join("", wanted))) {
       return 5;
     }
+    if (wanted.stream().allMatch(w -> beginsName(entry, w) || beginsOther(entry, w))) {
+      return 6;
+    }
     return NO_MATCH;
   }
 
-  private static boolean beginsSomething(Entry entry, String word) {
+  private static boolean beginsName(Entry entry, String word) {
+    return entry.words().stream().anyMatch(w -> w.startsWith(word));
+  }
+
+  private static boolean beginsOther(Entry entry, String word) {
     return entry.person().extension().startsWith(word)
-        || entry.words().stream().anyMatch(w -> w.startsWith(word))
         || words(fold(entry.person().team())).stream().anyMatch(w -> w.startsWith(word));
   }
 
@@ -136,7 +163,8 @@ public final class PeopleFinder {
 
   private static String fold(String text) {
     String decomposed = Normalizer.normalize(text, Normalizer.Form.NFD);
-    return ACCENTS.matcher(decomposed).replaceAll("").toLowerCase(Locale.ROOT);
+    String lower = ACCENTS.matcher(decomposed).replaceAll("").toLowerCase(Locale.ROOT);
+    return NOT_PLAIN.matcher(lower).replaceAll(letter -> PLAIN.get(letter.group()));
   }
 
   private static List<String> words(String folded) {

@@ -26,6 +26,12 @@ class DialPlanTest {
           ext 212                                 | 212
           Ext. 212                                | 212
           Adaeze Moor, extension 212              | 212
+          x212                                    | 212
+          extn 212                                | 212
+          0191 498 0212                           | 212
+          +44 191 498 0212                        | 212
+          Adaeze Moor 0191 498 0212               | 212
+          0191 498 0100                           | 200
           """)
   void reads_extensions(String typed, String extension) {
     assertThat(plan.interpret(typed)).isEqualTo(new Dialled.Internal(extension));
@@ -77,7 +83,12 @@ class DialPlanTest {
           Dov Hartigan (0151 496 0177)            | +441514960177 |         | false
           'mob: 07700 900123 / same +447700900123'| +447700900123 |         | false
           'Hartigan Haulage\n0151 496 0177\nLiverpool' | +441514960177 |   | false
-          0191 498 0212                           | +441914980212 |         | false
+          116 123                                 | 116123        |         | false
+          101                                     | 101           |         | false
+          111                                     | 111           |         | false
+          118 118                                 | 118118        |         | false
+          9 101                                   | 101           |         | true
+          0800 1111                               | +448001111    |         | false
           """)
   void reads_outside_numbers(String typed, String e164, String after, boolean dropped) {
     String text = typed.replace("\\n", "\n").replace("\\u00a0", "\u00a0");
@@ -108,6 +119,7 @@ class DialPlanTest {
           4960177                                 | AREA_CODE_MISSING
           0151 496 0177 0000 00000                | TOO_LONG
           123456789012345678901234567890          | TOO_LONG
+          +49 999999999999999                     | TOO_LONG
           +999 123 4567                           | UNKNOWN_COUNTRY
           Dov 0151 496 0177 or Gus 0131 496 0162  | SEVERAL_NUMBERS
           """)
@@ -115,6 +127,29 @@ class DialPlanTest {
     assertThat(plan.interpret(typed))
         .isInstanceOfSatisfying(
             Dialled.NotCallable.class, no -> assertThat(no.why()).isEqualTo(why));
+  }
+
+  @Test
+  void a_text_with_several_numbers_names_each() {
+    Dialled.NotCallable several =
+        plan.interpret("Dov 0151 496 0177 or Gus +44 131 496 0162").refused();
+    assertThat(several.numbers())
+        .extracting(PhoneNumber::e164)
+        .containsExactly("+441514960177", "+441314960162");
+    assertThat(several.text()).isEqualTo("0151 496 0177, 0131 496 0162");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "PT, 912 345 678, +351912345678, false",
+    "PT, 9 912345678, +351912345678, true",
+    "SI, 14712345, +38614712345, false",
+    "DE, +49 30 123456, +4930123456, false"
+  })
+  void reads_numbers_of_other_countries(
+      String region, String typed, String e164, boolean accessCodeDropped) {
+    assertThat(new DialPlan(new Region(region), "9", plan.own()).interpret(typed))
+        .isEqualTo(new Dialled.Outside(new PhoneNumber(e164), "", accessCodeDropped));
   }
 
   @Test

@@ -2,6 +2,7 @@ package oficina.core.people;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import oficina.core.TestOffice;
 import org.junit.jupiter.api.Test;
@@ -31,6 +32,7 @@ class PeopleFinderTest {
           bri tom      | Tomasz Brill
           ic           | Ines Calloway
           i c          | Ines Calloway, Zoë Calder-Ibsen
+          T B          | Tomasz Brill, Celia Thorne
           zci          | Zoë Calder-Ibsen
           4637         | Ines Calloway
           963          | Zoë Calder-Ibsen
@@ -44,6 +46,34 @@ class PeopleFinderTest {
   void finds_people_as_they_are_typed_best_first(String query, String names) {
     assertThat(finder.find(query, 10).stream().map(Person::name).toList())
         .isEqualTo(names.isEmpty() ? List.of() : List.of(names.split(", ")));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "lukasz ostergard, Łukasz Østergård",
+    "Łukasz, Łukasz Østergård",
+    "strasse, Ægir Straße",
+    "aegir, Ægir Straße",
+    "301, ---"
+  })
+  void finds_letters_that_are_not_on_every_keyboard_and_names_without_any(
+      String query, String name) {
+    Person model = new TestOffice().directory.people().get(0);
+    List<Person> people = new ArrayList<>();
+    for (String each : List.of("Łukasz Østergård", "Ægir Straße", "---")) {
+      String extension = Integer.toString(303 - people.size());
+      people.add(
+          new Person(
+              new PersonId(people.size() + 1),
+              each,
+              extension,
+              null,
+              model.place(),
+              model.calls()));
+    }
+    assertThat(new PeopleFinder(people).find(query, 10))
+        .extracting(Person::name)
+        .containsExactly(name);
   }
 
   @Test

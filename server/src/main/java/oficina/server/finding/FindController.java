@@ -3,8 +3,10 @@ package oficina.server.finding;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import oficina.core.call.Party;
 import oficina.core.numbers.Dialled;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.server.desk.SlotView;
 import oficina.server.office.OfficeData;
@@ -40,13 +42,13 @@ class FindController {
    * @param people best first
    * @param group a group with the typed extension or a name that begins so
    * @param slot the park slot with the typed number
-   * @param dial how the text would be dialled; absent when it is no number
+   * @param dials how the text would be dialled: of several numbers each; empty when it is none
    */
   record Found(
       List<PersonView> people,
       @Schema(nullable = true) @Nullable PartyView group,
       @Schema(nullable = true) @Nullable SlotView slot,
-      @Schema(nullable = true) @Nullable Dial dial) {}
+      List<Dial> dials) {}
 
   /**
    * How a text would be dialled.
@@ -72,12 +74,23 @@ class FindController {
   Found find(@AuthenticationPrincipal Employee me, @RequestParam String text) {
     Dialled dialled = office.plan().interpret(text);
     String wanted = text.length() > 100 ? "" : text;
-    List<PersonView> people =
-        office.finder().find(wanted, MOST).stream()
-            .map(person -> pushes.person(person.id()))
-            .toList();
+    String extension = dialled.extension();
     return new Found(
-        people, group(wanted), pushes.slot(wanted.strip(), me.id()), dial(text, dialled, me.id()));
+        people(wanted, extension),
+        group(extension == null ? wanted : extension),
+        pushes.slot(wanted.strip(), me.id()),
+        dials(text, dialled, me.id()));
+  }
+
+  /** Whoever has the extension that was written in some way comes first. */
+  private List<PersonView> people(String text, @Nullable String extension) {
+    Stream<Person> meant =
+        extension == null ? Stream.empty() : office.directory().personAt(extension).stream();
+    return Stream.concat(meant, office.finder().find(text, MOST).stream())
+        .distinct()
+        .limit(MOST)
+        .map(person -> pushes.person(person.id()))
+        .toList();
   }
 
   private @Nullable PartyView group(String text) {
@@ -93,42 +106,49 @@ class FindController {
         .orElse(null);
   }
 
-  /** How a text would be dialled; null when it says no more than who was found. */
-  private @Nullable Dial dial(String text, Dialled dialled, PersonId me) {
+  /** How a text would be dialled; empty when it says no more than who was found. */
+  private List<Dial> dials(String text, Dialled dialled, PersonId me) {
     return dialled.accept(
         new Dialled.Cases<>() {
           @Override
-          public Dial of(Dialled.Outside to) {
-            PartyView party = parties.view(new Party.Outside(to.number()));
-            return new Dial(
-                text,
-                party.name(),
-                party.place(),
-                false,
-                to.afterAnswer(),
-                to.accessCodeDropped(),
-                null);
+          public List<Dial> of(Dialled.Outside to) {
+            return List.of(outside(text, to));
           }
 
           @Override
-          public Dial of(Dialled.Emergency to) {
-            return new Dial(text, to.digits(), "", true, "", false, null);
+          public List<Dial> of(Dialled.Emergency to) {
+            return List.of(new Dial(text, to.digits(), "", true, "", false, null));
           }
 
           @Override
-          public @Nullable Dial of(Dialled.Internal to) {
+          public List<Dial> of(Dialled.Internal to) {
             boolean own = office.person(me).extension().equals(to.extension());
-            return own ? new Dial(text, to.extension(), "", false, "", false, "OWN_NUMBER") : null;
+            return own ? List.of(refused(text, to.extension(), "OWN_NUMBER")) : List.of();
           }
 
           @Override
-          public @Nullable Dial of(Dialled.NotCallable to) {
-            boolean saysNothing =
-                to.why() == Dialled.Why.EMPTY || to.why() == Dialled.Why.NOT_A_NUMBER;
-            return saysNothing
-                ? null
-                : new Dial(text, to.text(), "", false, "", false, "NOT_CALLABLE_" + to.why());
+          public List<Dial> of(Dialled.NotCallable to) {
+            return switch (to.why()) {
+              case EMPTY, NOT_A_NUMBER -> List.of();
+              case SEVERAL_NUMBERS ->
+                  to.numbers().stream()
+                      .limit(MOST)
+                      .map(number -> new Dialled.Outside(number, "", false))
+                      .map(number -> outside(number.number().e164(), number))
+                      .toList();
+              default -> List.of(refused(text, to.text(), "NOT_CALLABLE_" + to.why()));
+            };
           }
         });
+  }
+
+  private Dial outside(String text, Dialled.Outside to) {
+    PartyView party = parties.view(new Party.Outside(to.number()));
+    return new Dial(
+        text, party.name(), party.place(), false, to.afterAnswer(), to.accessCodeDropped(), null);
+  }
+
+  private static Dial refused(String text, String shown, String problem) {
+    return new Dial(text, shown, "", false, "", false, problem);
   }
 }
