@@ -24,6 +24,8 @@ public enum Cause {
   PARKED_TOO_LONG,
   /** Taken out of a conference by its starter. */
   DROPPED,
+  /** Let go of because the starter ended the conference for everybody. */
+  ENDED_FOR_ALL,
   /** The time for it is over. */
   EXPIRED,
   /** Nobody was at one end any more, for too long. */

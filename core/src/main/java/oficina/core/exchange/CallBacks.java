@@ -2,6 +2,7 @@ package oficina.core.exchange;
 
 import java.util.Set;
 import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
@@ -98,7 +99,7 @@ record CallBacks(Draft draft) {
     if (wanted) {
       over(request, Cause.NORMAL);
     }
-    draft.follow(call.id(), route);
+    draft.follow(call.id(), route, CallerId.WITHHELD);
   }
 
   /** After everything that happens: perhaps somebody waited for has become free. */

@@ -127,6 +127,9 @@ record Conferencing(Draft draft) {
     Refusal refusal = mayEndForAll(call, mine);
     if (refusal == null) {
       draft.clear(call.id(), mine, Cause.NORMAL); // first, as the one who hangs up
+      for (Connection other : draft.call(call.id()).connections()) {
+        draft.clear(call.id(), other, Cause.ENDED_FOR_ALL);
+      }
       draft.end(draft.call(call.id()), Cause.NORMAL);
     }
     return refusal;

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
@@ -101,17 +102,23 @@ final class Draft {
     return state.outsideLinesTaken() >= settings().limits().outsideLines();
   }
 
-  /** Has the call ring, go out or fail, as its route says. */
-  void follow(CallId call, Route route) {
-    route.accept(new Following(call));
+  /**
+   * Has the call ring, go out or fail, as its route says.
+   *
+   * @param shown what an outsider is shown
+   */
+  void follow(CallId call, Route route, CallerId shown) {
+    route.accept(new Following(call, shown));
   }
 
   /** Does what a route says. The answers say nothing. */
   private final class Following implements Route.Cases<@Nullable Void> {
     private final CallId call;
+    private final CallerId shown;
 
-    Following(CallId call) {
+    Following(CallId call, CallerId shown) {
       this.call = call;
+      this.shown = shown;
     }
 
     @Override
@@ -131,7 +138,8 @@ final class Draft {
         fail(call, Cause.LINES_BUSY, List.of());
       } else {
         Instant until = now.plus(settings().times().networkPatience());
-        emit(new ExchangeEvent.NetworkReached(call, now, call(call).nextLeg(), route.to(), until));
+        int leg = call(call).nextLeg();
+        emit(new ExchangeEvent.NetworkReached(call, now, leg, route.to(), until, shown));
       }
       return null;
     }
@@ -214,7 +222,8 @@ final class Draft {
       new Onward(this).goOn(left, cause);
       return;
     }
-    Cause ended = cause == Cause.LOST ? Cause.LOST : Cause.NORMAL;
+    boolean cutOff = cause == Cause.LOST || cause == Cause.NETWORK_FAILURE;
+    Cause ended = cutOff ? cause : Cause.NORMAL;
     end(left, somebodyThere || left.answered() != null ? ended : Cause.CALLER_GAVE_UP);
   }
 

@@ -3,11 +3,13 @@ package oficina.core.exchange;
 import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What becomes of a call that nobody takes where it is: it goes the next of its remaining ways that
@@ -34,11 +36,16 @@ record Onward(Draft draft) {
     draft.fail(call.id(), told, List.of());
   }
 
-  /** Sends a call where somebody wants it, with what follows when nobody takes it there. */
-  void send(Call call, PersonId by, Party target, List<Way> after) {
+  /**
+   * Sends a call where somebody wants it, with what follows when nobody takes it there.
+   *
+   * @param callerId what an outside target is shown; null for what the sender has chosen for all
+   */
+  void send(
+      Call call, PersonId by, Party target, @Nullable CallerIdChoice callerId, List<Way> after) {
     Route route = draft.router(call).to(target);
     sentOn(call, new Call.Sent(by, target, Way.Reason.SENT_ON, null), after);
-    draft.follow(call.id(), route);
+    draft.follow(call.id(), route, draft.office.callerId(by, callerId));
   }
 
   void sentOn(Call call, Call.Sent sent, List<Way> after) {
@@ -75,7 +82,7 @@ record Onward(Draft draft) {
         return false;
       }
       sentOn(call, new Call.Sent(sender(), sentTo(), way.reason(), why), after);
-      draft.follow(call.id(), route);
+      draft.follow(call.id(), route, draft.office.callerId(sender(), null));
       return true;
     }
 

@@ -8,7 +8,9 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Route;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
@@ -50,8 +52,7 @@ record Placing(Draft draft) {
       return refusal;
     }
     draft.holdActive(person);
-    CallerId shown =
-        called.usesOutsideLine() ? draft.office.callerId(person, c.callerId()) : CallerId.WITHHELD;
+    CallerId shown = shownTo(called, person, c.callerId());
     draft.emit(
         new ExchangeEvent.Originated(
             c.call(),
@@ -64,8 +65,16 @@ record Placing(Draft draft) {
             c.to().afterAnswer(),
             announces,
             null));
-    draft.follow(c.call(), draft.router(draft.call(c.call())).to(called));
+    draft.follow(c.call(), draft.router(draft.call(c.call())).to(called), shown);
     return null;
+  }
+
+  /** What the called party is shown. Who calls for help has to be found. */
+  private CallerId shownTo(Party called, PersonId caller, @Nullable CallerIdChoice wanted) {
+    if (!called.usesOutsideLine()) {
+      return CallerId.WITHHELD;
+    }
+    return draft.office.callerId(caller, called.alwaysGoesOut() ? CallerIdChoice.DIRECT : wanted);
   }
 
   /** Refused when a text means nothing that can be called. */
@@ -104,7 +113,8 @@ record Placing(Draft draft) {
     } else if (called.usesOutsideLine()) {
       draft.fail(c.call(), Cause.NUMBER_NOT_IN_USE, List.of());
     } else {
-      draft.follow(c.call(), draft.router(draft.call(c.call())).to(called));
+      Route route = draft.router(draft.call(c.call())).to(called);
+      draft.follow(c.call(), route, CallerId.WITHHELD); // it rings inside
     }
     return null;
   }

@@ -46,7 +46,7 @@ record Sending(Draft draft) {
       return refusal;
     }
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
-    new Onward(draft).send(call, c.person(), target, waysBack(c.person()));
+    new Onward(draft).send(call, c.person(), target, c.callerId(), waysBack(c.person()));
     return null;
   }
 
@@ -54,6 +54,7 @@ record Sending(Draft draft) {
     return mine.rings() && !call.ringsBackAt(mine) ? null : Refusal.of(Reason.NOT_RINGING);
   }
 
+  /** It rings at the target instead of here; at other members of a group it goes on ringing. */
   @Nullable Refusal deflect(Call call, Connection mine, Command.Deflect c) {
     Refusal refusal = mayDeflect(call, mine);
     if (refusal == null) {
@@ -62,11 +63,9 @@ record Sending(Draft draft) {
     if (refusal != null) {
       return refusal;
     }
-    for (Connection ringing : call.in(ConnectionState.ALERTING)) {
-      draft.clear(call.id(), ringing, Cause.TRANSFERRED);
-    }
+    draft.clear(call.id(), mine, Cause.TRANSFERRED);
     Party target = Called.party(draft.office, c.to());
-    new Onward(draft).send(call, c.person(), target, waysBack(c.person()));
+    new Onward(draft).send(call, c.person(), target, c.callerId(), waysBack(c.person()));
     return null;
   }
 

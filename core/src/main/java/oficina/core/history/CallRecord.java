@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
@@ -40,7 +41,7 @@ public final class CallRecord {
   private Party called;
   private @Nullable Party answerer;
   private @Nullable Instant answered;
-  private @Nullable Party endedBy;
+  private @Nullable Party lastToHangUp;
   private boolean over;
 
   /** What is known of one employee's part while it lasts and afterwards. */
@@ -54,6 +55,7 @@ public final class CallRecord {
 
     @Nullable Instant answered;
     @Nullable Instant ended;
+    @Nullable Party endedBy;
     boolean written;
     @Nullable Cause cause;
 
@@ -61,6 +63,11 @@ public final class CallRecord {
       this.direction = direction;
       this.line = line;
       this.began = began;
+    }
+
+    void goesOn() {
+      ended = null;
+      endedBy = null;
     }
   }
 
@@ -137,7 +144,7 @@ public final class CallRecord {
 
     @Override
     public List<Part> of(ConnectionCleared e) {
-      return left(e);
+      return left(e, after);
     }
 
     @Override
@@ -160,7 +167,11 @@ public final class CallRecord {
     parties.put(e.leg(), e.party());
     PersonId person = e.party().employee();
     if (person != null) {
-      tallies.putIfAbsent(person, new Tally(Direction.RECEIVED, e.line(), e.at()));
+      Tally tally =
+          tallies.computeIfAbsent(person, p -> new Tally(Direction.RECEIVED, e.line(), e.at()));
+      if (tally.answered == null) {
+        tally.goesOn(); // it had rung here before, was sent on, and is back
+      }
     }
   }
 
@@ -179,7 +190,7 @@ public final class CallRecord {
     }
     Tally own = tallies.get(party.employee());
     if (own != null) {
-      own.ended = null; // back in a call they had left
+      own.goesOn(); // back in a call they had left
     } else {
       Tally here = new Tally(there.direction, there.line, there.began);
       here.answered = there.answered;
@@ -206,7 +217,7 @@ public final class CallRecord {
     Tally tally = tallies.get(party.employee());
     if (tally != null) {
       tally.answered = tally.answered == null ? e.at() : tally.answered;
-      tally.ended = null; // whoever sent it on and got it back goes on with their part
+      tally.goesOn(); // whoever sent it on and got it back goes on with their part
     }
   }
 
@@ -236,10 +247,10 @@ public final class CallRecord {
     return missed;
   }
 
-  private List<Part> left(ConnectionCleared e) {
+  private List<Part> left(ConnectionCleared e, @Nullable Call after) {
     Party party = parties.getOrDefault(e.leg(), called);
-    if (answered != null && endedBy == null && e.cause() == Cause.NORMAL) {
-      endedBy = party;
+    if (answered != null) {
+      hungUp(e, party, after);
     }
     Tally tally = tallies.get(party.employee());
     if (tally == null || tally.ended != null) {
@@ -253,10 +264,30 @@ public final class CallRecord {
     return List.of(part(party.employee(), tally, e.at()));
   }
 
+  /** Whoever leaves a conference ends their own part; whoever leaves one other alone ends both. */
+  private void hungUp(ConnectionCleared e, Party leaving, @Nullable Call after) {
+    if (e.cause() == Cause.ENDED_FOR_ALL) {
+      endedBy(lastToHangUp, tally -> tally == tallies.get(leaving.employee()));
+    } else if (e.cause() == Cause.NORMAL) {
+      lastToHangUp = leaving;
+      boolean goesOn = after != null && after.conversation();
+      endedBy(leaving, tally -> !goesOn || tally == tallies.get(leaving.employee()));
+    }
+  }
+
+  private void endedBy(@Nullable Party leaving, Predicate<Tally> whose) {
+    for (Tally tally : tallies.values()) {
+      if (tally.ended == null && tally.endedBy == null && whose.test(tally)) {
+        tally.endedBy = leaving;
+      }
+    }
+  }
+
   private List<Part> over(CallCleared e) {
     over = true;
     for (Tally tally : tallies.values()) {
-      if (tally.direction == Direction.PLACED || tally.cause == null) {
+      boolean nobodyAnswered = tally.direction == Direction.PLACED && tally.answered == null;
+      if (nobodyAnswered || tally.cause == null) {
         tally.cause = e.cause();
       }
     }
@@ -289,8 +320,9 @@ public final class CallRecord {
         course.held(me, now),
         result,
         result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
-        result == Result.ANSWERED ? endedBy : null,
-        over);
+        result == Result.ANSWERED ? tally.endedBy : null,
+        over,
+        tally.cause);
   }
 
   private Party other() {
@@ -303,8 +335,9 @@ public final class CallRecord {
     }
     boolean placed = tally.direction == Direction.PLACED;
     return switch (tally.cause) {
-      case NORMAL, CALLER_GAVE_UP, TRANSFERRED -> placed ? Result.GIVEN_UP : Result.MISSED;
-      case NO_ANSWER, PARKED_TOO_LONG, DROPPED, EXPIRED, LOST ->
+      case NORMAL, CALLER_GAVE_UP -> placed ? Result.GIVEN_UP : Result.MISSED;
+      case TRANSFERRED -> placed ? Result.GIVEN_UP : Result.SENT_ON;
+      case NO_ANSWER, PARKED_TOO_LONG, DROPPED, ENDED_FOR_ALL, EXPIRED, LOST ->
           placed ? Result.NO_ANSWER : Result.MISSED;
       case BUSY -> placed ? Result.BUSY : Result.MISSED_BUSY;
       case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;

@@ -2,8 +2,8 @@ package oficina.core.history;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -16,8 +16,9 @@ import org.jspecify.annotations.Nullable;
  * @param began when it was placed or began to ring here
  * @param rang how long it rang here, or at the other end when the employee placed it
  * @param answeredBy the colleague who took a call that rang here too; null otherwise
- * @param endedBy who hung up; null when nobody spoke
+ * @param endedBy who hung up; null when nobody spoke, or it ended otherwise
  * @param callOver whether the whole call is over, and not only this part in it
+ * @param cause why it ended; null in entries that were written before it was kept
  */
 public record Part(
     CallId call,
@@ -33,19 +34,8 @@ public record Part(
     Result result,
     @Nullable PersonId answeredBy,
     @Nullable Party endedBy,
-    boolean callOver) {
-
-  /**
-   * Whether nobody hung up: one end was lost.
-   *
-   * @param course of the whole call
-   */
-  public boolean lost(List<Segment> course) {
-    return result == Result.ANSWERED
-        && endedBy == null
-        && !course.isEmpty()
-        && course.get(course.size() - 1).kind() == Segment.Kind.UNATTENDED;
-  }
+    boolean callOver,
+    @Nullable Cause cause) {
 
   /** Whether the employee placed the call or was called. */
   public enum Direction {
@@ -61,6 +51,8 @@ public record Part(
     MISSED,
     /** It rang here too, and a colleague answered. */
     ANSWERED_ELSEWHERE,
+    /** The employee sent it on without answering. */
+    SENT_ON,
     /** The employee declined it. */
     DECLINED,
     /** The employee was called while they had a call in hand. */

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param to who is told
  * @param about the caller or colleague it is about
- * @param by who did it; null when nobody of the office did
+ * @param by who did it; null when nobody but whom it is about
  * @param slot the park slot it is about; null when none
  * @param waited how long they had waited; null when that says nothing
  */
@@ -19,7 +19,7 @@ public record Notice(
     PersonId to,
     What what,
     Party about,
-    @Nullable PersonId by,
+    @Nullable Party by,
     @Nullable String slot,
     @Nullable Duration waited) {
 
@@ -31,6 +31,8 @@ public record Notice(
     ANSWERED_BY_OTHER,
     /** A party on hold hung up. */
     HELD_GAVE_UP,
+    /** The line to somebody in a call failed. */
+    CUT_OFF,
     /** A caller on their way to somebody else hung up. */
     SENT_GAVE_UP,
     /** Somebody answered a caller who was sent to them. */

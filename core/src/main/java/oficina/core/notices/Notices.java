@@ -50,9 +50,13 @@ public final class Notices {
       return new Notice(part.person(), What.MISSED, part.other(), null, null, null);
     }
     return part.result() == Part.Result.ANSWERED_ELSEWHERE
-        ? new Notice(
-            part.person(), What.ANSWERED_BY_OTHER, part.other(), part.answeredBy(), null, null)
+        ? new Notice(part.person(), What.ANSWERED_BY_OTHER, part.other(), taker(part), null, null)
         : null;
+  }
+
+  /** Who answered; null when it was somebody outside. */
+  private static @Nullable Party taker(Part part) {
+    return part.answeredBy() == null ? null : new Party.Employee(part.answeredBy());
   }
 
   private record Telling(ExchangeState before) implements FewEvents<List<Notice>> {
@@ -75,7 +79,7 @@ public final class Notices {
     @Override
     public List<Notice> of(Established e) {
       Call call = before.call(e.call());
-      return answered(call, call.leg(e.leg()).party().employee());
+      return answered(call, call.leg(e.leg()).party());
     }
 
     @Override
@@ -112,7 +116,8 @@ public final class Notices {
       return List.of(
           new Notice(person, What.DROPPED, new Party.Employee(call.starter()), null, null, null));
     }
-    if (e.cause() != Cause.NORMAL || !leaving.answered()) {
+    boolean cutOff = e.cause() == Cause.NETWORK_FAILURE;
+    if ((e.cause() != Cause.NORMAL && !cutOff) || !leaving.answered()) {
       return List.of();
     }
     if (call.parked() != null) {
@@ -126,7 +131,21 @@ public final class Notices {
       return List.of(
           new Notice(call.sent().by(), What.SENT_GAVE_UP, leaving.party(), null, null, null));
     }
+    if (cutOff) {
+      return cutOff(call, leaving);
+    }
     return call.conference() ? List.of() : heldBy(call, leaving, e.at());
+  }
+
+  private static List<Notice> cutOff(Call call, Connection lost) {
+    List<Notice> notices = new ArrayList<>();
+    for (Connection other : call.connections()) {
+      PersonId person = other.party().employee();
+      if (person != null && other.answered() && other.leg() != lost.leg()) {
+        notices.add(new Notice(person, What.CUT_OFF, lost.party(), null, null, null));
+      }
+    }
+    return notices;
   }
 
   private static List<Notice> heldBy(Call call, Connection leaving, Instant at) {
@@ -141,8 +160,8 @@ public final class Notices {
     return notices;
   }
 
-  private static List<Notice> answered(Call call, @Nullable PersonId by) {
-    if (call.parked() != null && !call.parked().by().equals(by)) {
+  private static List<Notice> answered(Call call, Party by) {
+    if (call.parked() != null && !call.parked().by().equals(by.employee())) {
       return List.of(
           new Notice(
               call.parked().by(),
@@ -152,7 +171,7 @@ public final class Notices {
               call.parked().slot(),
               null));
     }
-    if (call.sent() != null && by != null && !call.sent().by().equals(by)) {
+    if (call.sent() != null && !call.sent().by().equals(by.employee())) {
       return List.of(
           new Notice(call.sent().by(), What.SENT_ANSWERED, waiting(call), by, null, null));
     }
@@ -167,7 +186,7 @@ public final class Notices {
                 parking.forWhom(),
                 What.PARKED_FOR_YOU,
                 waiting(call),
-                parking.by(),
+                new Party.Employee(parking.by()),
                 parking.slot(),
                 null));
   }

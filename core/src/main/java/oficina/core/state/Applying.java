@@ -78,7 +78,10 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   @Override
   public @Nullable Void of(NetworkReached e) {
     Connection.Phase initiated = new Connection.Phase(ConnectionState.INITIATED, e.at(), e.until());
-    return change(e, call -> reached(call, e.leg(), e.party(), e.party(), initiated));
+    return change(
+        e,
+        call ->
+            call.plus(reached(call, e.leg(), e.party(), e.party(), initiated).showing(e.shown())));
   }
 
   @Override
@@ -89,14 +92,15 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
         call -> {
           Connection known = call.leg(e.leg());
           return known == null
-              ? reached(call, e.leg(), e.party(), e.line(), alerting)
+              ? call.plus(reached(call, e.leg(), e.party(), e.line(), alerting))
               : call.replacing(known.to(ConnectionState.ALERTING, e.at(), e.until()));
         });
   }
 
-  private static Call reached(Call call, int leg, Party party, Party line, Connection.Phase phase) {
+  private static Connection reached(
+      Call call, int leg, Party party, Party line, Connection.Phase phase) {
     PersonId sender = call.sent() == null ? null : call.sent().by();
-    return call.plus(Connection.begun(leg, party, null, phase).on(line, sender));
+    return Connection.begun(leg, party, null, phase).on(line, sender);
   }
 
   @Override

@@ -141,6 +141,11 @@ public record Call(
     return origin.purpose().callBack();
   }
 
+  /** What an outsider at this end is shown. */
+  public CallerId shownTo(Connection outsider) {
+    return outsider.shown() == null ? callerId() : outsider.shown();
+  }
+
   /** When somebody first answered it; null before. */
   public @Nullable Instant answered() {
     return standing.answered();
@@ -249,8 +254,14 @@ public record Call(
     return earliest;
   }
 
-  /** How many outside lines it occupies. */
+  /**
+   * How many outside lines it occupies. A call that the network brought in and that was never
+   * answered is cleared with the cause, which the network tells the caller (ITU-T Q.850).
+   */
   public int outsideLines() {
+    if (failure() != null && answered() == null) {
+      return 0;
+    }
     int lines = 0;
     for (Connection connection : connections) {
       if (connection.party().usesOutsideLine()) {

@@ -1,6 +1,7 @@
 package oficina.core.state;
 
 import java.time.Instant;
+import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
@@ -31,9 +32,10 @@ public record Connection(
    *
    * @param line the line on which it rings or was answered; null for the calling side
    * @param sentBy the employee who sent the call here; null when nobody did
+   * @param shown what an outsider is shown of it; null when that is the caller ID of the call
    */
-  public record Arrival(@Nullable Party line, @Nullable PersonId sentBy) {
-    static final Arrival NONE = new Arrival(null, null);
+  public record Arrival(@Nullable Party line, @Nullable PersonId sentBy, @Nullable CallerId shown) {
+    static final Arrival NONE = new Arrival(null, null, null);
   }
 
   /**
@@ -71,6 +73,11 @@ public record Connection(
     return arrival.sentBy();
   }
 
+  /** What an outsider at this end is shown; null when that is the caller ID of the call. */
+  public @Nullable CallerId shown() {
+    return arrival.shown();
+  }
+
   public boolean silenced() {
     return marks.silenced();
   }
@@ -102,7 +109,12 @@ public record Connection(
   }
 
   Connection on(@Nullable Party line, @Nullable PersonId sender) {
-    return new Connection(leg, party, device, phase, new Arrival(line, sender), marks);
+    return new Connection(leg, party, device, phase, new Arrival(line, sender, shown()), marks);
+  }
+
+  Connection showing(@Nullable CallerId callerId) {
+    Arrival shown = new Arrival(line(), sentBy(), callerId);
+    return new Connection(leg, party, device, phase, shown, marks);
   }
 
   Connection to(ConnectionState next, Instant at, @Nullable Instant due) {

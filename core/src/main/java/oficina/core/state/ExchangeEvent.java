@@ -172,8 +172,10 @@ public sealed interface ExchangeEvent {
    * An outside line was taken and the number handed to the public network.
    *
    * @param until when the exchange gives up waiting for an answer
+   * @param shown what the called party is shown; null when that is the caller ID of the call
    */
-  record NetworkReached(CallId call, Instant at, int leg, Party party, Instant until)
+  record NetworkReached(
+      CallId call, Instant at, int leg, Party party, Instant until, @Nullable CallerId shown)
       implements OfCall {
     @Override
     public <R> R accept(Cases<R> cases) {

@@ -14,7 +14,8 @@ public record Listening(Sound sound, List<Integer> voices) {
   /** Kinds of sound. */
   public enum Sound {
     /**
-     * Nothing: it rings here, this party has turned to another call, or everybody else is silent.
+     * Nothing: it rings here, or nowhere yet, this party has turned to another call, or everybody
+     * else is silent.
      */
     SILENCE,
     /** The voices of others. */
@@ -40,7 +41,7 @@ public record Listening(Sound sound, List<Integer> voices) {
             .filter(connection -> connection.leg() != listener.leg() && connection.answered())
             .toList();
     if (others.isEmpty()) {
-      return only(call.parked() == null ? Sound.RINGING : Sound.MUSIC);
+      return only(waiting(call));
     }
     // A conference is never played music: whoever is still there would have to talk over it.
     if (others.size() == 1 && !canSpeak(others.get(0))) {
@@ -52,6 +53,15 @@ public record Listening(Sound sound, List<Integer> voices) {
             .map(Connection::leg)
             .toList();
     return voices.isEmpty() ? only(Sound.SILENCE) : new Listening(Sound.SPEECH, voices);
+  }
+
+  /** What somebody hears who waits for anybody to answer. */
+  private static Sound waiting(Call call) {
+    if (call.parked() != null) {
+      return Sound.MUSIC;
+    }
+    boolean rings = call.connections().stream().anyMatch(Connection::rings);
+    return rings ? Sound.RINGING : Sound.SILENCE;
   }
 
   private static boolean canSpeak(Connection other) {

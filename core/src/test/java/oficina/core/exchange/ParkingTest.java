@@ -21,6 +21,7 @@ import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent.SentOn;
 import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -124,6 +125,9 @@ class ParkingTest {
     assertThat(scene.state(dov, TOMASZ)).as("rings at the parker again").isEqualTo(ALERTING);
     scene.wait(3 * 230);
     assertThat(scene.state(dov)).as("and not for ever").isNull();
+    assertThat(scene.events)
+        .filteredOn(e -> e instanceof SentOn sent && sent.sent().reason() == Way.Reason.BACK)
+        .hasSize(3);
     assertThat(scene.entry(dov, INES).result()).isEqualTo(Result.MISSED);
   }
 

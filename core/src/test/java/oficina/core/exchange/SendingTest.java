@@ -5,6 +5,8 @@ import static oficina.core.TestOffice.BRAM;
 import static oficina.core.TestOffice.CELIA;
 import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.MAIN_NUMBER;
+import static oficina.core.TestOffice.MARISOL;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static oficina.core.state.ConnectionState.ALERTING;
@@ -14,14 +16,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
+import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
+import oficina.core.state.Call;
 import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -258,6 +265,69 @@ class SendingTest {
     assertThat(scene.state(dov).in(CONNECTED)).hasSize(2);
     scene.run(new Command.NetworkClears(dov, leg));
     assertThat(scene.state(dov)).isNull();
+  }
+
+  private CallerId shownAtOutside(CallId call, Command command) {
+    assertThat(reason(command)).isNull();
+    Call now = scene.state(call);
+    return now.shownTo(now.leg(now.nextLeg() - 1));
+  }
+
+  @Test
+  void an_outside_target_is_shown_the_senders_number_as_chosen() {
+    Dialled marisol = scene.office.plan.interpret("0113 496 0148");
+    PhoneNumber direct = new PhoneNumber("+441914980221");
+    assertThat(shownAtOutside(dov, new Command.PutThrough(dov, TOMASZ, marisol, null)).number())
+        .as("what Tomasz has chosen for all")
+        .isEqualTo(MAIN_NUMBER);
+    assertThat(reason(new Command.PullBack(dov, TOMASZ, Scene.WINDOW))).isNull();
+    Command put = new Command.PutThrough(dov, TOMASZ, marisol, CallerIdChoice.DIRECT);
+    assertThat(shownAtOutside(dov, put).number()).isEqualTo(direct);
+    scene.run(new Command.NetworkClears(dov, 1)); // its lines are wanted
+    CallId inside = scene.call(BRAM, "214");
+    Command deflect = new Command.Deflect(inside, CELIA, marisol, CallerIdChoice.WITHHELD);
+    assertThat(shownAtOutside(inside, deflect)).isEqualTo(CallerId.WITHHELD);
+  }
+
+  @Test
+  void who_calls_for_help_is_never_withheld() {
+    CallId help = scene.nextId();
+    Dialled emergency = scene.office.plan.interpret("999");
+    scene.run(new Command.MakeCall(help, ZOE, Scene.WINDOW, emergency, CallerIdChoice.WITHHELD));
+    assertThat(scene.state(help).callerId().number()).isEqualTo(new PhoneNumber("+441914980222"));
+  }
+
+  @Test
+  void of_a_group_one_sends_the_call_on_and_it_goes_on_ringing_at_the_others() {
+    CallId group = scene.arrive(MARISOL, "+441914980100");
+    Dialled zoe = scene.office.plan.interpret("222");
+    assertThat(reason(new Command.Deflect(group, INES, zoe, null))).isNull();
+    assertThat(scene.state(group, ADAEZE)).isEqualTo(ALERTING);
+    assertThat(scene.state(group, ZOE)).isEqualTo(ALERTING);
+    assertThat(scene.state(group, INES)).isNull();
+    scene.answer(group, ADAEZE);
+    scene.clear(group, ADAEZE);
+    assertThat(scene.entry(group, INES).result()).isEqualTo(Result.SENT_ON);
+    assertThat(scene.entry(group, ZOE).result()).isEqualTo(Result.ANSWERED_ELSEWHERE);
+  }
+
+  @Test
+  void who_sent_a_call_on_and_missed_it_when_it_came_back_has_missed_it() {
+    CallId own = scene.arrive(MARISOL, "+441914980214");
+    Dialled zoe = scene.office.plan.interpret("222");
+    assertThat(reason(new Command.Deflect(own, CELIA, zoe, null))).isNull();
+    scene.run(new Command.Decline(own, ZOE));
+    assertThat(scene.state(own, CELIA)).isEqualTo(ALERTING);
+    scene.wait(200);
+    assertThat(scene.entry(own, CELIA).result()).isEqualTo(Result.MISSED);
+  }
+
+  @Test
+  void it_is_quiet_until_it_rings_somewhere() {
+    assertThat(putThrough("0113 496 0148")).isNull();
+    assertThat(dovHears().sound()).isEqualTo(Listening.Sound.SILENCE);
+    scene.run(new Command.NetworkRings(dov, scene.state(dov).nextLeg() - 1));
+    assertThat(dovHears().sound()).isEqualTo(Listening.Sound.RINGING);
   }
 
   @Test

@@ -6,6 +6,7 @@ import static oficina.core.TestOffice.TOMASZ;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.history.Segment;
 import oficina.core.state.Call;
@@ -38,7 +39,7 @@ class UnattendedTest {
     scene.wait(1);
     assertThat(scene.state(call)).isNull();
     assertThat(scene.entry(call, TOMASZ).endedBy()).as("nobody hung up").isNull();
-    assertThat(scene.entry(call, TOMASZ).lost(scene.course(call))).isTrue();
+    assertThat(scene.entry(call, TOMASZ).cause()).isEqualTo(Cause.LOST);
     assertThat(scene.course(call))
         .last()
         .extracting(Segment::kind)

@@ -4,11 +4,14 @@ import static oficina.core.TestOffice.ADAEZE;
 import static oficina.core.TestOffice.BRAM;
 import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.MARISOL;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
@@ -93,6 +96,64 @@ class CallRecordTest {
         .isEqualTo(new Change("p5", "p3", /* missed= */ false));
     assertThat(ToReturn.partyOf("p3")).isEqualTo(new Party.Employee(BRAM));
     assertThat(ToReturn.partyOf(DOV.e164())).isEqualTo(DOV_OUTSIDE);
+  }
+
+  /** Dov, Tomasz and Zoe in one conference, which Tomasz has started. */
+  private CallId conference() {
+    CallId dov = scene.arrive(DOV, "+441914980221");
+    scene.answer(dov, TOMASZ);
+    CallId zoe = scene.call(TOMASZ, "222");
+    scene.answer(zoe, ZOE);
+    scene.wait(5);
+    scene.run(new Command.Join(zoe, TOMASZ, dov));
+    scene.wait(5);
+    return zoe;
+  }
+
+  @Test
+  void whoever_leaves_a_conference_first_ends_their_own_part_alone() {
+    CallId call = conference();
+    scene.clear(call, TOMASZ);
+    scene.wait(5);
+    scene.clear(call, ZOE);
+    assertThat(scene.entry(call, TOMASZ).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
+    assertThat(scene.entry(call, ZOE).endedBy()).isEqualTo(new Party.Employee(ZOE));
+    CallId outsiderFirst = conference();
+    int dov = scene.state(outsiderFirst).nextLeg() - 1;
+    scene.run(new Command.NetworkClears(outsiderFirst, dov));
+    scene.clear(outsiderFirst, ZOE);
+    assertThat(scene.entry(outsiderFirst, TOMASZ).endedBy()).isEqualTo(new Party.Employee(ZOE));
+  }
+
+  @Test
+  void a_conference_ended_for_all_was_ended_by_its_starter() {
+    CallId call = conference();
+    assertThat(scene.run(new Command.EndForAll(call, TOMASZ))).isNull();
+    assertThat(scene.entry(call, ZOE).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
+    assertThat(scene.entry(call, TOMASZ).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
+  }
+
+  @Test
+  void when_the_network_fails_nobody_has_hung_up() {
+    CallId call = scene.arrive(DOV, "+441914980221");
+    scene.answer(call, TOMASZ);
+    scene.wait(5);
+    scene.run(new Command.NetworkFails(call, 1, Cause.NETWORK_FAILURE));
+    assertThat(scene.entry(call, TOMASZ).endedBy()).isNull();
+    assertThat(scene.entry(call, TOMASZ).cause()).isEqualTo(Cause.NETWORK_FAILURE);
+  }
+
+  @Test
+  void all_members_of_a_group_have_missed_a_call_for_which_there_was_no_line() {
+    scene.arrive(DOV, "+441914980221");
+    scene.arrive(DOV, "+441914980222");
+    CallId third = scene.arrive(MARISOL, "+441914980100");
+    assertThat(scene.exchange.state().outsideLinesTaken()).as("it takes no line").isEqualTo(2);
+    scene.wait(30);
+    assertThat(scene.entries(third))
+        .extracting(Part::person, Part::result)
+        .containsExactly(
+            tuple(INES, Result.MISSED_LINES_BUSY), tuple(ADAEZE, Result.MISSED_LINES_BUSY));
   }
 
   @Test

@@ -4,12 +4,14 @@ import static oficina.core.TestOffice.ADAEZE;
 import static oficina.core.TestOffice.BRAM;
 import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.MARISOL;
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
@@ -39,6 +41,25 @@ class NoticesTest {
   }
 
   @Test
+  void whoever_speaks_with_or_holds_somebody_is_told_that_the_line_failed() {
+    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.wait(7);
+    scene.run(new Command.NetworkFails(dov, 1, Cause.NETWORK_FAILURE));
+    assertThat(scene.notices)
+        .containsExactly(new Notice(TOMASZ, What.CUT_OFF, CALLER, null, null, null));
+  }
+
+  @Test
+  void a_sender_is_told_who_answered_outside() {
+    scene.run(
+        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("0113 496 0148"), null));
+    scene.run(new Command.NetworkAnswers(dov, scene.state(dov).nextLeg() - 1));
+    Party marisol = new Party.Outside(MARISOL);
+    assertThat(scene.notices)
+        .containsExactly(new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, marisol, null, null));
+  }
+
+  @Test
   void a_held_caller_gives_up() {
     scene.run(new Command.Hold(dov, TOMASZ));
     scene.wait(67);
@@ -60,7 +81,8 @@ class NoticesTest {
     putThrough();
     scene.answer(dov, ZOE);
     assertThat(scene.notices)
-        .containsExactly(new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, ZOE, null, null));
+        .containsExactly(
+            new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, new Party.Employee(ZOE), null, null));
     scene.notices.clear();
     scene.run(new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null));
     scene.wait(20 + 20 + 30);
@@ -81,8 +103,8 @@ class NoticesTest {
     scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
     assertThat(scene.notices)
         .containsExactly(
-            new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, TOMASZ, "61", null),
-            new Notice(TOMASZ, What.PARKED_TAKEN, CALLER, ADAEZE, "61", null));
+            new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, new Party.Employee(TOMASZ), "61", null),
+            new Notice(TOMASZ, What.PARKED_TAKEN, CALLER, new Party.Employee(ADAEZE), "61", null));
     scene.notices.clear();
     scene.run(new Command.Park(dov, ADAEZE, "62", null, ""));
     scene.wait(50);

@@ -1,5 +1,6 @@
 package oficina.server.calls;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -9,8 +10,10 @@ import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.numbers.Dialled;
+import oficina.core.people.CallerIdChoice;
 import oficina.server.office.OfficeData;
 import oficina.server.signin.Employee;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -32,17 +35,25 @@ class SendingController {
     this.office = office;
   }
 
-  /** Where to send a call. */
-  record Target(@NotNull @Size(max = 5_000) String to) {}
+  /**
+   * Where to send a call.
+   *
+   * @param callerId what an outside target is shown; absent for what the sender has chosen for all
+   */
+  record Target(
+      @NotNull @Size(max = 5_000) String to,
+      @Schema(nullable = true) @Nullable CallerIdChoice callerId) {}
 
   /**
    * Whom to announce a call to.
    *
    * @param device the window that places the announcing call
+   * @param callerId what an outside target is shown; absent for what the sender has chosen for all
    */
   record Announcing(
       @NotNull @Size(max = 5_000) String to,
-      @NotNull @Pattern(regexp = CallController.DEVICE) String device) {}
+      @NotNull @Pattern(regexp = CallController.DEVICE) String device,
+      @Schema(nullable = true) @Nullable CallerIdChoice callerId) {}
 
   /** Another call in hand. */
   record OtherCall(@NotNull @Size(max = 40) String other) {}
@@ -54,7 +65,8 @@ class SendingController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody Target target) {
-    commands.carryOut(new Command.PutThrough(new CallId(id), me.id(), dialled(target.to()), null));
+    commands.carryOut(
+        new Command.PutThrough(new CallId(id), me.id(), dialled(target.to()), target.callerId()));
   }
 
   /** Send a ringing call on without answering it. */
@@ -64,7 +76,8 @@ class SendingController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody Target target) {
-    commands.carryOut(new Command.Deflect(new CallId(id), me.id(), dialled(target.to()), null));
+    commands.carryOut(
+        new Command.Deflect(new CallId(id), me.id(), dialled(target.to()), target.callerId()));
   }
 
   /** Take back a call that was sent on, as long as nobody has answered it. */
@@ -93,7 +106,7 @@ class SendingController {
             announcement,
             new DeviceId(announcing.device()),
             dialled(announcing.to()),
-            null));
+            announcing.callerId()));
     return new CallController.Placed(announcement.value());
   }
 

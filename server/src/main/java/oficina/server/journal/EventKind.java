@@ -13,7 +13,7 @@ import oficina.core.state.ExchangeEvent;
  */
 enum EventKind {
   ORIGINATED("Originated", 2, ExchangeEvent.Originated.class),
-  NETWORK_REACHED("NetworkReached", 1, ExchangeEvent.NetworkReached.class),
+  NETWORK_REACHED("NetworkReached", 2, ExchangeEvent.NetworkReached.class),
   DELIVERED("Delivered", 1, ExchangeEvent.Delivered.class),
   SILENCED("Silenced", 1, ExchangeEvent.Silenced.class),
   ESTABLISHED("Established", 1, ExchangeEvent.Established.class),

@@ -17,6 +17,7 @@ final class Upcasters {
   static final List<Upcaster> ALL =
       List.of(
           new Upcaster(EventKind.ORIGINATED, 1, Upcasters::asideToldApart),
+          new Upcaster(EventKind.NETWORK_REACHED, 1, Upcasters::callerIdOfTheCall),
           new Upcaster(EventKind.SENT_ON, 1, Upcasters::waysInsteadOfStage),
           new Upcaster(EventKind.PARKED, 1, Upcasters::waysInsteadOfComeBacks));
 
@@ -35,6 +36,11 @@ final class Upcasters {
       body.set("asideOf", from);
       body.putNull("announces");
     }
+  }
+
+  /** Version 1 showed everybody the caller ID of the call, also those it was sent on to. */
+  private static void callerIdOfTheCall(ObjectNode body, @Nullable StoredEvent next) {
+    body.putNull("shown");
   }
 
   /** Version 1 named how far a call had come, from which it followed where it went next. */

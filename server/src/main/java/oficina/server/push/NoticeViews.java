@@ -2,7 +2,6 @@ package oficina.server.push;
 
 import java.util.HashMap;
 import java.util.Map;
-import oficina.core.call.Party;
 import oficina.core.notices.Notice;
 import oficina.server.people.Parties;
 import org.springframework.stereotype.Component;
@@ -20,7 +19,7 @@ class NoticeViews {
     Map<String, String> about = new HashMap<>();
     about.put("name", parties.name(notice.about()));
     if (notice.by() != null) {
-      about.put("person", parties.name(new Party.Employee(notice.by())));
+      about.put("person", parties.name(notice.by()));
     }
     if (notice.slot() != null) {
       about.put("slot", notice.slot());

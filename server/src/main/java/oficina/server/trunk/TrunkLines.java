@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import oficina.core.call.CallId;
+import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.exchange.Command;
 import oficina.core.numbers.PhoneNumber;
@@ -102,7 +103,8 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
 
     @Override
     public @Nullable Void of(ExchangeEvent.NetworkReached e) {
-      trunk.setUp(then.get(new Place(e.call(), e.leg())), e.party(), after.callerId().number());
+      CallerId shown = e.shown() == null ? after.callerId() : e.shown();
+      trunk.setUp(then.get(new Place(e.call(), e.leg())), e.party(), shown.number());
       return null;
     }
 
@@ -174,7 +176,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
               call.answered() == null ? Trunk.Stage.RINGING : Trunk.Stage.TALKING;
         };
     TrunkCall line = newCall(new Place(call.id(), party.leg()));
-    trunk.goesOn(line, party.party(), incoming, stage, call.callerId().number());
+    trunk.goesOn(line, party.party(), incoming, stage, call.shownTo(party).number());
   }
 
   // --- what the network reports -----------------------------------------------------------------
