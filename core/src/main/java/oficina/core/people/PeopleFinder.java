@@ -1,14 +1,8 @@
 package oficina.core.people;
 
-import static java.util.Map.entry;
-
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.regex.Pattern;
 import oficina.core.numbers.KeypadLetters;
 
 /**
@@ -17,27 +11,6 @@ import oficina.core.numbers.KeypadLetters;
  * letters that are not on every keyboard do not matter. The best match comes first.
  */
 public final class PeopleFinder {
-  private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
-
-  /** Letters that are no base letter with an accent, as people without them type them. */
-  private static final Map<String, String> PLAIN =
-      Map.ofEntries(
-          entry("ł", "l"),
-          entry("ø", "o"),
-          entry("đ", "d"),
-          entry("ð", "d"),
-          entry("þ", "th"),
-          entry("ß", "ss"),
-          entry("æ", "ae"),
-          entry("œ", "oe"),
-          entry("ħ", "h"),
-          entry("ı", "i"),
-          entry("ŋ", "n"),
-          entry("ŧ", "t"));
-
-  private static final Pattern NOT_PLAIN = Pattern.compile("[łøđðþßæœħıŋŧ]");
-  private static final Pattern SEPARATORS = Pattern.compile("[^\\p{L}\\p{N}]+");
-
   private final List<Entry> entries;
 
   private record Entry(
@@ -50,8 +23,7 @@ public final class PeopleFinder {
   }
 
   private static Entry entryOf(Person person) {
-    String name = fold(person.name());
-    List<String> words = words(name);
+    List<String> words = Words.of(person.name());
     StringBuilder initials = new StringBuilder();
     words.forEach(word -> initials.append(word.charAt(0)));
     return new Entry(
@@ -69,7 +41,7 @@ public final class PeopleFinder {
    * @param limit at most this many
    */
   public List<Person> find(String query, int limit) {
-    List<String> wanted = words(fold(query));
+    List<String> wanted = Words.of(query);
     if (wanted.size() > 1 && wanted.stream().allMatch(word -> word.matches("[0-9]+"))) {
       wanted = List.of(String.join("", wanted)); // an extension typed with blanks
     }
@@ -124,7 +96,7 @@ public final class PeopleFinder {
         return 7;
       }
       if (word.length() > 2
-          && words(fold(entry.person().team())).stream().anyMatch(w -> w.startsWith(word))) {
+          && Words.of(entry.person().team()).stream().anyMatch(w -> w.startsWith(word))) {
         return 8;
       }
       return NO_MATCH;
@@ -152,22 +124,12 @@ public final class PeopleFinder {
 
   private static boolean beginsOther(Entry entry, String word) {
     return entry.person().extension().startsWith(word)
-        || words(fold(entry.person().team())).stream().anyMatch(w -> w.startsWith(word));
+        || Words.of(entry.person().team()).stream().anyMatch(w -> w.startsWith(word));
   }
 
   private static boolean spells(Entry entry, String digits) {
     return digits.length() > 1
         && digits.chars().allMatch(c -> c >= '2' && c <= '9')
         && entry.keys().stream().anyMatch(key -> key.startsWith(digits));
-  }
-
-  private static String fold(String text) {
-    String decomposed = Normalizer.normalize(text, Normalizer.Form.NFD);
-    String lower = ACCENTS.matcher(decomposed).replaceAll("").toLowerCase(Locale.ROOT);
-    return NOT_PLAIN.matcher(lower).replaceAll(letter -> PLAIN.get(letter.group()));
-  }
-
-  private static List<String> words(String folded) {
-    return SEPARATORS.splitAsStream(folded).filter(word -> !word.isEmpty()).toList();
   }
 }

@@ -1,6 +1,5 @@
 package oficina.server.history;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
@@ -10,6 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
+import oficina.core.history.SearchWords;
 import oficina.core.people.PersonId;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -49,7 +49,8 @@ class HistoryController {
    * @param rang milliseconds it rang, here or at the other end
    * @param missed whether somebody wanted the person and did not get them
    * @param answeredBy the colleague who took it
-   * @param endedBy who hung up; absent when nobody spoke
+   * @param ending how it ended; absent when nobody spoke
+   * @param endedBy name of whoever hung up, when it was somebody else
    */
   record HistoryEntry(
       long id,
@@ -64,18 +65,20 @@ class HistoryController {
       Part.Result result,
       boolean missed,
       @Schema(nullable = true) String answeredBy,
-      @Schema(nullable = true) EndedBy endedBy,
+      @Schema(nullable = true) Ending ending,
+      @Schema(nullable = true) String endedBy,
       List<SegmentView> course) {}
 
-  /** Who hung up, seen from the person whose history it is. */
-  enum EndedBy {
-    @JsonProperty("me")
-    ME,
-    @JsonProperty("other")
-    OTHER,
-    /** Nobody: one end was lost. */
-    @JsonProperty("lost")
-    LOST
+  /** How a conversation ended, seen from the person whose history it is. */
+  enum Ending {
+    I_HUNG_UP,
+    OTHER_HUNG_UP,
+    I_SENT_IT_ON,
+    I_WAS_TAKEN_OUT,
+    /** Nobody was at one end any more. */
+    LOST,
+    /** The public network failed. */
+    CUT_OFF
   }
 
   /**
@@ -98,13 +101,14 @@ class HistoryController {
           "TEXT_TOO_LONG",
           Map.of("limit", Integer.toString(LONGEST_TEXT)));
     }
-    List<HistoryStore.Stored> found =
-        history.page(me.id(), filter, text.strip(), cursor(before), PAGE + 1);
-    boolean more = found.size() > PAGE;
-    List<HistoryStore.Stored> shown = more ? found.subList(0, PAGE) : found;
+    List<String> words = SearchWords.wanted(text);
+    if (words.isEmpty() && !text.isBlank()) {
+      return new HistoryPage(List.of(), null); // nothing that could be found
+    }
+    HistoryStore.Page found = history.page(me.id(), filter, words, cursor(before), PAGE);
     return new HistoryPage(
-        shown.stream().map(stored -> view(stored, me.id())).toList(),
-        more ? cursor(shown.get(PAGE - 1)) : null);
+        found.entries().stream().map(stored -> view(stored, me.id())).toList(),
+        found.next() == null ? null : found.next().began() + "_" + found.next().id());
   }
 
   /** One of one's own calls. */
@@ -116,13 +120,9 @@ class HistoryController {
         .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_ENTRY"));
   }
 
-  private static String cursor(HistoryStore.Stored stored) {
-    return stored.part().began() + "_" + stored.id();
-  }
-
   private static HistoryStore.Cursor cursor(String text) {
     if (text.isEmpty()) {
-      return null;
+      return HistoryStore.Cursor.NEWEST;
     }
     Matcher parts = CURSOR.matcher(text);
     try {
@@ -151,15 +151,30 @@ class HistoryController {
         part.result(),
         part.result().missed(),
         part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
-        endedBy(stored, viewer),
+        ending(part),
+        hungUp(part) == Ending.OTHER_HUNG_UP ? parties.name(part.endedBy()) : null,
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
   }
 
-  private static @Nullable EndedBy endedBy(HistoryStore.Stored stored, PersonId viewer) {
-    Part part = stored.part();
-    if (part.endedBy() == null) {
-      return part.lost(stored.course()) ? EndedBy.LOST : null;
+  private static @Nullable Ending ending(Part part) {
+    Ending hungUp = hungUp(part);
+    if (hungUp != null || part.result() != Part.Result.ANSWERED || part.cause() == null) {
+      return hungUp;
     }
-    return viewer.equals(part.endedBy().employee()) ? EndedBy.ME : EndedBy.OTHER;
+    return switch (part.cause()) {
+      case TRANSFERRED -> Ending.I_SENT_IT_ON;
+      case DROPPED -> Ending.I_WAS_TAKEN_OUT;
+      case LOST -> Ending.LOST;
+      case NETWORK_FAILURE -> Ending.CUT_OFF;
+      default -> null;
+    };
+  }
+
+  private static @Nullable Ending hungUp(Part part) {
+    if (part.endedBy() == null) {
+      return null;
+    }
+    boolean mine = part.person().equals(part.endedBy().employee());
+    return mine ? Ending.I_HUNG_UP : Ending.OTHER_HUNG_UP;
   }
 }

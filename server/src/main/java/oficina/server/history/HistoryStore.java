@@ -1,27 +1,20 @@
 package oficina.server.history;
 
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.StringJoiner;
-import oficina.core.call.Party;
+import java.util.Set;
+import java.util.stream.Collectors;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
 import oficina.core.history.Segment;
-import oficina.core.history.ToReturn;
-import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.database.JournalDatabase;
 import oficina.server.json.CoreJson;
-import oficina.server.people.Parties;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
@@ -34,15 +27,25 @@ import tools.jackson.core.type.TypeReference;
 public class HistoryStore {
   private static final int AT_ONCE = 100;
 
+  /** Of so many search rows at most each is asked for its own latest entries. */
+  private static final int MOST_SLICES = 100;
+
+  /** Words that find more than this are looked for in the entries themselves. */
+  private static final int MOST_LOOKED_UP = 2_000;
+
+  /** Entries looked at for one page. */
+  private static final int LOOKED_THROUGH = 2_000;
+
   private final JdbcTemplate batch;
   private final JdbcClient jdbc;
-  private final Parties parties;
+  private final HistorySearchStore search;
   private final ToReturnStore toReturn;
 
-  HistoryStore(JournalDatabase journal, JdbcClient jdbc, Parties parties, ToReturnStore toReturn) {
+  HistoryStore(
+      JournalDatabase journal, JdbcClient jdbc, HistorySearchStore search, ToReturnStore toReturn) {
     this.batch = journal.jdbc();
     this.jdbc = jdbc;
-    this.parties = parties;
+    this.search = search;
     this.toReturn = toReturn;
   }
 
@@ -55,15 +58,15 @@ public class HistoryStore {
 
   /** Which entries are wanted. */
   enum Filter {
-    ALL("true"),
-    MISSED("missed"),
-    RECEIVED("direction = 'RECEIVED'"),
-    PLACED("direction = 'PLACED'");
+    ALL(Set.of(Kind.values())),
+    MISSED(Set.of(Kind.MISSED)),
+    RECEIVED(Set.of(Kind.RECEIVED, Kind.MISSED)),
+    PLACED(Set.of(Kind.PLACED));
 
-    private final String condition;
+    private final Set<Kind> kinds;
 
-    Filter(String condition) {
-      this.condition = condition;
+    Filter(Set<Kind> kinds) {
+      this.kinds = kinds;
     }
   }
 
@@ -99,9 +102,14 @@ public class HistoryStore {
       writeCourses(calls.subList(from, Math.min(calls.size(), from + AT_ONCE)));
     }
     List<Part> all = List.copyOf(parts.values());
+    Map<Part, HistorySearchStore.Sought> sought = new LinkedHashMap<>();
+    all.forEach(part -> sought.put(part, search.of(part)));
     for (int from = 0; from < all.size(); from += AT_ONCE) {
-      writeAtOnce(all.subList(from, Math.min(all.size(), from + AT_ONCE)));
+      writeAtOnce(all.subList(from, Math.min(all.size(), from + AT_ONCE)), sought);
     }
+    Map<HistorySearchStore.Sought, Instant> last = new LinkedHashMap<>();
+    sought.forEach((part, by) -> last.merge(by, part.began(), (a, b) -> a.isAfter(b) ? a : b));
+    search.write(last);
     toReturn.follow(all);
   }
 
@@ -121,27 +129,26 @@ public class HistoryStore {
   /**
    * One statement for all of them: the database takes them several times faster than one by one.
    */
-  private void writeAtOnce(List<Part> entries) {
-    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+  private void writeAtOnce(List<Part> entries, Map<Part, HistorySearchStore.Sought> sought) {
+    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
     List<Object> values = new ArrayList<>();
-    entries.forEach(part -> values.addAll(values(part)));
+    entries.forEach(part -> values.addAll(values(part, sought.get(part))));
     batch.update(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
-          talked_ms, held_ms, body, search, other_key, line_group, spoke, missed)
+          talked_ms, held_ms, body, kind, search_id)
         values\s"""
             + String.join(", ", Collections.nCopies(entries.size(), row))
             + """
 
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
-          body = values(body), search = values(search), other_key = values(other_key),
-          spoke = values(spoke), missed = values(missed)
+          body = values(body), kind = values(kind), search_id = values(search_id)
         """,
         values.toArray());
   }
 
-  private List<Object> values(Part part) {
+  private static List<Object> values(Part part, HistorySearchStore.Sought sought) {
     return List.of(
         part.person().value(),
         part.call().value(),
@@ -153,76 +160,129 @@ public class HistoryStore {
         part.talked().toMillis(),
         part.held().toMillis(),
         CoreJson.JSON.writeValueAsString(part),
-        search(part),
-        Objects.requireNonNullElse(ToReturn.key(part.other()), ""),
-        lineGroup(part),
-        part.result() == Part.Result.ANSWERED,
-        part.result().missed());
+        sought.kind().name(),
+        sought.id());
   }
 
-  /** The group on whose line it came in; 0 when on none. */
-  private static long lineGroup(Part part) {
-    GroupId group = part.line() == null ? null : part.line().group();
-    return group == null ? 0 : group.value();
-  }
+  /** Place of an entry in the order of the list. */
+  record Cursor(Instant began, long id) {
+    /** After everything there is. */
+    static final Cursor NEWEST = new Cursor(Instant.parse("9000-01-01T00:00:00Z"), Long.MAX_VALUE);
 
-  /** Every word and number by which somebody may look for the entry. */
-  private String search(Part part) {
-    StringJoiner words = new StringJoiner(" ");
-    addTo(words, part.other());
-    if (part.line() != null) {
-      addTo(words, part.line());
-    }
-    String all = words.toString().toLowerCase(Locale.ROOT);
-    return all.length() > 400 ? all.substring(0, 400) : all;
-  }
-
-  private void addTo(StringJoiner words, Party party) {
-    words.add(parties.name(party));
-    String number = parties.number(party);
-    if (number != null) {
-      words.add(number).add(number.replaceAll("[^0-9+]", ""));
-    }
-    String dial = parties.dial(party);
-    if (dial != null) {
-      words.add(dial).add(parties.place(party));
+    static Cursor of(Stored stored) {
+      return new Cursor(stored.part().began(), stored.id());
     }
   }
 
   /**
-   * A page of a person's entries, latest first.
+   * A page of entries.
    *
-   * @param text only entries that contain it; empty for all
-   * @param before only entries older than this one; null for the first page
+   * @param next before which to go on looking; null when there are no more
    */
-  List<Stored> page(
-      PersonId person, Filter filter, String text, @Nullable Cursor before, int limit) {
-    String sql =
-        SELECT
-            + "where h.person_id = :person and "
-            + filter.condition
-            + (text.isEmpty() ? "" : " and search like :text")
-            + (before == null ? "" : " and (h.began, h.id) < (:began, :id) and h.began <= :began")
-            + " order by h.began desc, h.id desc limit :limit";
-    JdbcClient.StatementSpec query =
-        jdbc.sql(sql).param("person", person.value()).param("limit", limit);
-    if (!text.isEmpty()) {
-      query = query.param("text", "%" + escape(text.toLowerCase(Locale.ROOT)) + "%");
+  record Page(List<Stored> entries, @Nullable Cursor next) {}
+
+  /**
+   * A page of a person's entries, latest first. With words that find very much, it looks only so
+   * far back and may bring few or none, and still there are older ones.
+   *
+   * @param words of which each begins a word of the entry; empty for all entries
+   * @param before only entries older than this
+   */
+  Page page(PersonId person, Filter filter, List<String> words, Cursor before, int limit) {
+    if (words.isEmpty()) {
+      return page(latest(person, slices(filter), before, limit + 1), limit);
     }
-    if (before != null) {
-      query =
-          query
-              .param("began", LocalDateTime.ofInstant(before.began(), ZoneOffset.UTC))
-              .param("id", before.id());
+    Map<Long, Instant> found = search.find(person, filter.kinds, words, MOST_LOOKED_UP);
+    if (found == null) {
+      return lookThrough(person, filter, words, before, limit);
     }
-    return query.query(STORED).list();
+    if (found.size() <= MOST_SLICES) {
+      List<String> slices = found.keySet().stream().map(id -> "search_id = " + id).toList();
+      return page(latest(person, slices, before, limit + 1), limit);
+    }
+    // Whatever is found is no younger than the last of it all.
+    Instant last = Collections.max(found.values());
+    Cursor from =
+        last.isBefore(before.began()) ? new Cursor(last.plusNanos(1_000), Long.MAX_VALUE) : before;
+    return lookThrough(person, filter, words, from, limit);
   }
 
-  /** Place of an entry in the order of the list. */
-  record Cursor(Instant began, long id) {}
+  private Page page(List<Long> ids, int limit) {
+    boolean more = ids.size() > limit;
+    List<Stored> entries = stored(more ? ids.subList(0, limit) : ids);
+    return new Page(entries, more ? Cursor.of(entries.get(entries.size() - 1)) : null);
+  }
 
-  private static String escape(String text) {
-    return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+  private static List<String> slices(Filter filter) {
+    return filter == Filter.ALL
+        ? List.of("true")
+        : filter.kinds.stream().map(kind -> "kind = '" + kind + "'").toList();
+  }
+
+  /** The latest of several parts of a person's history, each of which an index has in order. */
+  private List<Long> latest(PersonId person, List<String> slices, Cursor before, int limit) {
+    if (slices.isEmpty()) {
+      return List.of();
+    }
+    return jdbc.sql(latestOf(slices) + " order by began desc, id desc limit :limit")
+        .params(place(person, before, limit))
+        .query((row, n) -> row.getLong("id"))
+        .list();
+  }
+
+  private static String latestOf(List<String> slices) {
+    return slices.stream()
+        .map(
+            slice ->
+                """
+                (select id, began, search_id from history where person_id = :person and %s
+                and began <= :began and (began < :began or id < :id)
+                order by began desc, id desc limit :limit)
+                """
+                    .formatted(slice))
+        .collect(Collectors.joining(" union all "));
+  }
+
+  private static Map<String, Object> place(PersonId person, Cursor before, int limit) {
+    return Map.of(
+        "person", person.value(),
+        "began", Times.utc(before.began()),
+        "id", before.id(),
+        "limit", limit);
+  }
+
+  /** Looks at one entry after the other, so far back and no further. */
+  private Page lookThrough(
+      PersonId person, Filter filter, List<String> words, Cursor before, int limit) {
+    String recent =
+        "select * from (%s) every order by began desc, id desc limit :limit"
+            .formatted(latestOf(slices(filter)));
+    JdbcClient.StatementSpec query =
+        jdbc.sql(
+                "select id from (%s) recent where true %s order by began desc, id desc"
+                    .formatted(
+                        recent, HistorySearchStore.alsoFoundBy("recent.search_id", words.size())))
+            .params(place(person, before, LOOKED_THROUGH));
+    for (int i = 0; i < words.size(); i++) {
+      query = query.param("word" + i, HistorySearchStore.beginning(words.get(i)));
+    }
+    List<Long> found = query.query(Long.class).list();
+    if (found.size() > limit) {
+      return page(found.subList(0, limit + 1), limit);
+    }
+    List<Long> all = latest(person, slices(filter), before, LOOKED_THROUGH);
+    boolean more = all.size() == LOOKED_THROUGH;
+    Cursor next = more ? Cursor.of(stored(List.of(all.get(all.size() - 1))).get(0)) : null;
+    return new Page(stored(found), next);
+  }
+
+  private List<Stored> stored(List<Long> ids) {
+    return ids.isEmpty()
+        ? List.of()
+        : jdbc.sql(SELECT + "where h.id in (:ids) order by h.began desc, h.id desc")
+            .param("ids", ids)
+            .query(STORED)
+            .list();
   }
 
   /** One of this person's entries; empty when it is not theirs. */

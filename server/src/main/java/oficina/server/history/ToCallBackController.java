@@ -43,10 +43,16 @@ class ToCallBackController {
    *
    * @param times how often they were missed
    * @param line the group on whose line the last of these came in
-   * @param at when the last of these was
+   * @param since when the first of these was
+   * @param last when the last of these was
    */
   record ToCallBack(
-      PartyView who, int times, @Schema(nullable = true) String line, Instant at, long rang) {}
+      PartyView who,
+      int times,
+      @Schema(nullable = true) String line,
+      Instant since,
+      Instant last,
+      long rang) {}
 
   /** Whoever was missed, by oneself or on a line of a group one belongs to, oldest first. */
   @GetMapping("/api/to-call-back")
@@ -67,7 +73,8 @@ class ToCallBackController {
         parties.view(ToReturn.partyOf(waiting.caller())),
         waiting.times(),
         line.group() == null ? null : parties.name(line),
-        waiting.began(),
+        waiting.first(),
+        waiting.last(),
         waiting.rangMs());
   }
 }

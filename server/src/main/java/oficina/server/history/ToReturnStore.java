@@ -2,7 +2,6 @@ package oficina.server.history;
 
 import java.time.Instant;
 import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -100,9 +99,10 @@ class ToReturnStore {
    * @param caller an E.164 number, or the list of a colleague
    * @param times how often they were missed
    * @param list on which the last of these calls is
-   * @param began when the last of these was
+   * @param first when the first of these was
+   * @param last when the last of these was
    */
-  record Waiting(String caller, int times, String list, Instant began, long rangMs) {}
+  record Waiting(String caller, int times, String list, Instant first, Instant last, long rangMs) {}
 
   /**
    * Whoever waits on these lists, the one who has waited longest first.
@@ -112,7 +112,8 @@ class ToReturnStore {
   List<Waiting> waiting(String own, List<String> lists, Instant notBefore, int limit) {
     return jdbc.sql(
             """
-            select r.caller, found.times, min(r.list) as list, r.began, max(r.rang_ms) as rang_ms
+            select r.caller, found.times, min(r.list) as list, found.first, found.last,
+              max(r.rang_ms) as rang_ms
             from (
               select caller, count(distinct call_id) as times, min(began) as first,
                 max(began) as last
@@ -121,11 +122,11 @@ class ToReturnStore {
               group by caller order by first limit :limit) found
             join to_return r
               on r.caller = found.caller and r.began = found.last and r.list in (:lists)
-            group by r.caller, found.times, r.began, found.first order by found.first
+            group by r.caller, found.times, found.first, found.last order by found.first
             """)
         .param("lists", lists)
         .param("own", own)
-        .param("notBefore", LocalDateTime.ofInstant(notBefore, ZoneOffset.UTC))
+        .param("notBefore", Times.utc(notBefore))
         .param("limit", limit)
         .query(
             (row, n) ->
@@ -133,7 +134,8 @@ class ToReturnStore {
                     row.getString("caller"),
                     row.getInt("times"),
                     row.getString("list"),
-                    row.getObject("began", LocalDateTime.class).toInstant(ZoneOffset.UTC),
+                    Times.instant(row.getObject("first", LocalDateTime.class)),
+                    Times.instant(row.getObject("last", LocalDateTime.class)),
                     row.getLong("rang_ms")))
         .list();
   }
