@@ -5,11 +5,14 @@ import { BrowserRouter } from 'react-router';
 import { App } from './App';
 import './frame/theme';
 import './styles.css';
+import { claimDevice } from './live/device';
 import './words';
 
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, networkMode: 'always' } },
 });
+
+await claimDevice();
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

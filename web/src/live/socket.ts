@@ -1,5 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query';
-import { get } from '../api/client';
+import { whoIsSignedIn } from '../api/client';
 import type { Push } from '../api/types';
 import { useCallStore } from '../calls/store';
 import { notify } from '../notices/store';
@@ -79,7 +79,7 @@ export function listen(queries: QueryClient): () => void {
     line.lost();
     if (code === SIGNED_OUT || tries === 1) {
       // Perhaps it is the sign-in that is gone and not the line: asking tells.
-      void get('/api/session').catch(() => undefined);
+      void whoIsSignedIn().catch(() => undefined);
     }
     clearTimeout(retry);
     retry = setTimeout(connect, PAUSES_MS[Math.min(tries, PAUSES_MS.length - 1)]);

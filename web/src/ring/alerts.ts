@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
+import type { CallView } from '../api/types';
 import { activeCall, nameOf } from '../calls/order';
 import { useCalls } from '../calls/store';
 import { showNotifications } from './notifications';
@@ -22,14 +23,16 @@ export function useAlerts() {
 
   useEffect(() => () => sound('none'), []);
 
-  const members = activeCall(calls)?.conference?.members.length ?? 0;
-  const before = useRef(0);
+  const before = useRef(new Map<string, number>());
   useEffect(() => {
-    if (members > before.current && members > 1) {
+    const active = activeCall(calls);
+    // Of every call, also a held one: whoever goes back to a conference hears nobody enter.
+    const known = active && before.current.get(active.id);
+    if (active && known !== undefined && membersOf(active) > Math.max(1, known)) {
       soundEntry();
     }
-    before.current = members;
-  }, [members]);
+    before.current = new Map(calls.map((call) => [call.id, membersOf(call)]));
+  }, [calls]);
 
   useEffect(() => {
     const first = ringing[0];
@@ -45,4 +48,8 @@ export function useAlerts() {
       })),
     );
   });
+}
+
+function membersOf(call: CallView): number {
+  return call.conference?.members.length ?? 0;
 }
