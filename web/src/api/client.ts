@@ -1,4 +1,5 @@
 import { t } from 'i18next';
+import type { Me } from './types';
 
 /** A problem document (RFC 9457): a code, and what the sentence speaks of that is made of it. */
 export class Problem extends Error {
@@ -64,6 +65,15 @@ async function asProblem(response: Response, text: string): Promise<Problem> {
 }
 
 export const get = <T>(path: string) => request<T>('GET', path);
+/** Who is signed in here; null when nobody is. */
+export async function whoIsSignedIn(): Promise<Me | null> {
+  const me = await get<Me | undefined>('/api/session');
+  if (!me) {
+    onSignedOut();
+  }
+  return me ?? null;
+}
+
 export const post = <T = void>(path: string, body: unknown = {}) => request<T>('POST', path, body);
 export const put = <T = void>(path: string, body: unknown = {}) => request<T>('PUT', path, body);
 export const del = <T = void>(path: string) => request<T>('DELETE', path);

@@ -731,6 +731,8 @@ export interface components {
         Announcing: {
             to: string;
             device: string;
+            /** @enum {string} */
+            callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
         };
         Answering: {
             device: string;
@@ -773,12 +775,14 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
             otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
             device?: string;
+            /** @enum {string} */
+            deviceKind?: "WINDOW" | "TELEPHONE";
             silenced: boolean;
             muted: boolean;
             reminded: boolean;
@@ -846,11 +850,12 @@ export interface components {
             /** Format: int64 */
             held: number;
             /** @enum {string} */
-            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
             missed: boolean;
             answeredBy?: string;
             /** @enum {string} */
-            endedBy?: "me" | "other" | "lost";
+            ending?: "I_HUNG_UP" | "OTHER_HUNG_UP" | "I_SENT_IT_ON" | "I_WAS_TAKEN_OUT" | "LOST" | "CUT_OFF";
+            endedBy?: string;
             course: components["schemas"]["SegmentView"][];
         };
         HistoryPage: {
@@ -902,6 +907,8 @@ export interface components {
         };
         Mine: {
             device?: string;
+            /** @enum {string} */
+            deviceKind?: "WINDOW" | "TELEPHONE";
             silenced: boolean;
             muted: boolean;
             reminded: boolean;
@@ -999,7 +1006,7 @@ export interface components {
         Returned: {
             from: string;
             /** @enum {string} */
-            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED" | "LOST";
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             mine: boolean;
         };
         SegmentView: {
@@ -1042,7 +1049,7 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
@@ -1075,6 +1082,8 @@ export interface components {
         };
         Target: {
             to: string;
+            /** @enum {string} */
+            callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
         };
         Ties: {
             announces?: string;
@@ -1090,7 +1099,9 @@ export interface components {
             times: number;
             line?: string;
             /** Format: date-time */
-            at: string;
+            since: string;
+            /** Format: date-time */
+            last: string;
             /** Format: int64 */
             rang: number;
         };

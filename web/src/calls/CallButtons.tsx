@@ -21,13 +21,15 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
       !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !here),
   );
   return (
-    <div className={`flex flex-wrap ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>
-      {early.map((action) => (
-        <CallButton key={action} call={call} action={action} />
-      ))}
-      {call.actions.includes('DIGITS') && <KeysButton call={call} />}
-      {call.phase === 'FAILED' && <Again call={call} />}
-      <span className="ml-auto flex gap-2">
+    <div className={`flex items-start ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>
+      <span className={`flex flex-1 flex-wrap ${wide ? 'gap-2' : 'gap-1.5'}`}>
+        {early.map((action) => (
+          <CallButton key={action} call={call} action={action} />
+        ))}
+        {call.actions.includes('DIGITS') && <KeysButton call={call} />}
+        {call.phase === 'FAILED' && <Again call={call} />}
+      </span>
+      <span className="flex shrink-0 gap-2">
         {ENDING.filter((action) => call.actions.includes(action)).map((action) => (
           <CallButton key={action} call={call} action={action} />
         ))}
@@ -39,8 +41,8 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
 /** Opens the keypad of the call. */
 function KeysButton({ call }: { call: CallView }) {
   const { t } = useTranslation();
-  const open = useCallStore((store) => store.keypadFor === call.id);
-  const toggle = useCallback(() => callStore.toggleKeypad(call.id), [call.id]);
+  const open = useCallStore(({ panel }) => panel?.call === call.id && panel.what === 'KEYS');
+  const toggle = useCallback(() => callStore.togglePanel(call.id, 'KEYS'), [call.id]);
   useKeys(useMemo(() => [{ key: 'k', run: toggle }], [toggle]));
   return (
     <button

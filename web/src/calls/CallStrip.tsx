@@ -29,7 +29,6 @@ const LOOK: Record<CallView['phase'], string> = {
 /** One call in hand: who, how it stands, its cord, and what can be done with it now. */
 export function CallStrip({ call }: { call: CallView }) {
   const { t } = useTranslation();
-  const keypad = useCallStore((store) => store.keypadFor === call.id);
   const panel = useCallStore((store) => (store.panel?.call === call.id ? store.panel.what : ''));
   const chosen = useCallStore((store) => store.chosen === call.id);
   const { setNode: setDragNode, handlers } = useCallDrag(call);
@@ -95,7 +94,7 @@ export function CallStrip({ call }: { call: CallView }) {
           <CallButtons call={call} wide />
         </div>
       )}
-      {call.actions.includes('DIGITS') && keypad && <KeysPanel call={call} />}
+      {panel === 'KEYS' && call.actions.includes('DIGITS') && <KeysPanel call={call} />}
       {panel === 'PARK' && <ParkPanel call={call} />}
       {(panel === 'TRANSFER' || panel === 'ADD') && (
         <TargetPicker key={panel} call={call} adding={panel === 'ADD'} />

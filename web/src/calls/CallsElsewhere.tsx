@@ -1,23 +1,20 @@
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { KeyCap } from '../frame/KeyCap';
-import { CallStrip } from './CallStrip';
+import { Ringing } from './Ringing';
 import { useCalls } from './store';
 
 /** Calls while another view than the desk is open: a ringing one whole, the others in a line. */
 export function CallsElsewhere() {
   const { t } = useTranslation();
   const calls = useCalls();
-  const ringing = calls.filter((call) => call.phase === 'RINGING');
-  const others = calls.length - ringing.length;
+  const others = calls.filter((call) => call.phase !== 'RINGING').length;
   if (calls.length === 0) {
     return null;
   }
   return (
     <section aria-label={t('inHand.title')} className="mb-4 flex flex-col gap-2">
-      {ringing.map((call) => (
-        <CallStrip key={call.id} call={call} />
-      ))}
+      <Ringing />
       {others > 0 && (
         <p className="sheet flex items-center justify-between px-4 py-2">
           {t('inHand.elsewhere', { count: others })}

@@ -13,10 +13,10 @@ export function KeysPanel({ call }: { call: CallView }) {
     useMemo(() => [...'0123456789*#'].map((key) => ({ key, run: () => press(key) })), [press]),
   );
   return (
-    <div className="mt-3 flex items-start gap-4">
-      <Keypad onPress={press} />
+    <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <Keypad onPress={press} row />
       <p>
-        <span className="quiet block">{t('keypad.sent')}</span>
+        <span className="quiet">{t('keypad.sent')}</span>{' '}
         <output className="text-lg font-semibold break-all">
           {call.digits.replaceAll('p', ' ')}
         </output>

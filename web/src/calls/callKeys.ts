@@ -27,6 +27,9 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   CLEAR: 'E',
 };
 
+/** What one does with a call that rings, whatever else is open. */
+const RINGING: Action[] = ['ANSWER', 'DECLINE', 'SILENCE'];
+
 /** Where handing over is not what one most likely wants, it has a key of its own instead of Enter. */
 const CONNECT = 'L';
 
@@ -77,6 +80,7 @@ export function useCallKeys() {
       const keys = (Object.entries(KEY_OF) as [Action, string][]).map(([action, key]): Key => ({
         key: key === 'Esc' ? 'escape' : key.toLowerCase(),
         run: serves(action, key),
+        always: RINGING.includes(action),
       }));
       return [
         ...keys,

@@ -24,7 +24,7 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
     call.sentBy && t('how.sentBy', { name: call.sentBy }),
     ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
     call.silenced && t('how.silenced'),
-    others && t(call.device === 'stand-in' ? 'how.standIn' : 'how.otherWindow'),
+    others && t(`how.on${call.deviceKind ?? 'WINDOW'}`),
   ]
     .filter(Boolean)
     .join(' · ');

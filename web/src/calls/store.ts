@@ -1,20 +1,21 @@
 import { create } from 'zustand';
 import type { CallBackView, CallView, MyCalls } from '../api/types';
 
-/** What can be open in a call's strip: the choice of a target, of somebody to add, or of a slot. */
-export type Panel = 'TRANSFER' | 'ADD' | 'PARK';
+/**
+ * What can be open in a call's strip, one at a time: the choice of a target, of somebody to add, or of
+ * a slot, or the keypad, to which keys typed on the desk go then instead of into the dial field.
+ */
+export type Panel = 'TRANSFER' | 'ADD' | 'PARK' | 'KEYS';
 
 interface Calls {
   calls: CallView[];
   callBacks: CallBackView[];
-  /** The call whose keypad is open: keys typed on the desk go there instead of into the dial field. */
-  keypadFor: string;
   panel: { call: string; what: Panel } | null;
   /** The call the keys mean, when one was chosen. */
   chosen: string;
 }
 
-const NONE: Calls = { calls: [], callBacks: [], keypadFor: '', panel: null, chosen: '' };
+const NONE: Calls = { calls: [], callBacks: [], panel: null, chosen: '' };
 
 /** My calls, and what I have opened of them. */
 export const useCallStore = create<Calls>(() => NONE);
@@ -30,8 +31,6 @@ export const callStore = {
       chosen: calls.some((call) => call.id === chosen) ? chosen : '',
     })),
   choose: (chosen: string) => useCallStore.setState({ chosen }),
-  toggleKeypad: (call: string) =>
-    useCallStore.setState(({ keypadFor }) => ({ keypadFor: keypadFor === call ? '' : call })),
   /** Opens a panel in the call's strip, or puts it away. */
   togglePanel: (call: string, what: Panel) =>
     useCallStore.setState(({ panel }) => ({

@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { CallBackView, CallView } from '../api/types';
 import { Announcement } from '../calls/Announcement';
 import { CallStrip } from '../calls/CallStrip';
+import { Ringing } from '../calls/Ringing';
 import { DragBoard } from '../calls/drag';
 import { activeCall, inOrder } from '../calls/order';
 import { cancelCallBack } from '../calls/services';
@@ -21,6 +22,7 @@ export function Desk() {
         <div className="flex min-h-0 flex-col gap-3">
           <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
           <DialField />
+          <Ringing />
           <Tips />
           <InHand />
         </div>
@@ -35,6 +37,7 @@ function InHand() {
   const { t } = useTranslation();
   const calls = useCalls();
   const callBacks = useCallStore((store) => store.callBacks);
+  const others = inOrder(calls).filter((call) => call.phase !== 'RINGING');
   const active = activeCall(calls);
   const talking = active?.phase === 'TALKING' ? active.other.name : '';
   return (
@@ -50,7 +53,7 @@ function InHand() {
       </h2>
       {calls.length === 0 && <p className="quiet">{t('inHand.none')}</p>}
       <ul className="flex flex-col gap-2">
-        {inOrder(calls).map((call) => (
+        {others.map((call) => (
           <li key={call.id}>
             <Strip call={call} calls={calls} />
           </li>

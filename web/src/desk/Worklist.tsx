@@ -88,7 +88,8 @@ function Missed({ missed }: { missed: ToCallBack }) {
   const { t } = useTranslation();
   const now = useNow();
   const name = nameOf(missed.who, t('party.withheld'));
-  const today = dayOf(missed.at) === dayOf(now);
+  const moment = (at: string) =>
+    (dayOf(at) === dayOf(now) ? '' : `${longDay(at, now)}, `) + timeOfDay(at);
   const about = [
     missed.who.place,
     missed.who.name === missed.who.number ? '' : missed.who.number,
@@ -101,9 +102,13 @@ function Missed({ missed }: { missed: ToCallBack }) {
         <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
       </p>
       <p className="quiet text-sm">
-        {missed.times > 1 && `${t('worklist.times', { count: missed.times })} · `}
-        {!today && `${longDay(missed.at, now)}, `}
-        {timeOfDay(missed.at)}
+        {missed.times > 1
+          ? t('worklist.times', {
+              count: missed.times,
+              since: moment(missed.since),
+              last: moment(missed.last),
+            })
+          : moment(missed.since)}
       </p>
       <CallPartyButton party={missed.who} word={t('worklist.call')} />
     </li>

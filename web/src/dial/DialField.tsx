@@ -30,7 +30,7 @@ export function DialField() {
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
   const sendsDigits = useCallStore(
-    (store) => store.keypadFor !== '' && store.keypadFor === inCall?.id,
+    ({ panel }) => panel?.what === 'KEYS' && panel.call === inCall?.id,
   );
   const keypadOfCall = inCall?.actions.includes('DIGITS') ?? false;
 

@@ -1,15 +1,19 @@
 import { useEffect, useId, useRef, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
 import { useTranslation } from 'react-i18next';
+import { Ringing } from '../calls/Ringing';
 import { KeyCap } from './KeyCap';
 
 interface Props {
   title: string;
   onClose: () => void;
+  /** Whether it takes more of the width, for what would be too high otherwise. */
+  wide?: boolean;
   children: ReactNode;
 }
 
-/** A sheet over the page; Escape puts it away. */
-export function Dialog({ title, onClose, children }: Props) {
+/** A sheet over the page; Escape puts it away. Whatever rings is above it. */
+export function Dialog({ title, onClose, wide = false, children }: Props) {
   const { t } = useTranslation();
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
@@ -18,23 +22,31 @@ export function Dialog({ title, onClose, children }: Props) {
     dialog.current?.showModal();
   }, []);
 
-  return (
+  // Outside of whatever opened it, whose colours it would inherit. What rings comes after the sheet, so
+  // that the sheet gets the focus, and stands above it.
+  return createPortal(
     <dialog ref={dialog} className="modal" aria-labelledby={id} onClose={onClose}>
-      <div className="modal-box sheet text-base-content">
-        <div className="mb-4 flex items-start justify-between gap-4">
-          <h2 id={id} className="text-lg font-bold">
-            {title}
-          </h2>
-          <button
-            type="button"
-            className="btn btn-sm btn-plain"
-            onClick={() => dialog.current?.close()}
-          >
-            {t('dialog.close')} <KeyCap name="Esc" />
-          </button>
+      <div className="flex max-h-dvh w-full flex-col items-center gap-2 p-2">
+        <div
+          className={`sheet min-h-0 w-full overflow-y-auto p-6 shadow-xl ${wide ? 'max-w-4xl' : 'max-w-lg'}`}
+        >
+          <div className="mb-4 flex items-start justify-between gap-4">
+            <h2 id={id} className="text-lg font-bold">
+              {title}
+            </h2>
+            <button
+              type="button"
+              className="btn btn-sm btn-plain"
+              onClick={() => dialog.current?.close()}
+            >
+              {t('dialog.close')} <KeyCap name="Esc" />
+            </button>
+          </div>
+          {children}
         </div>
-        {children}
+        <Ringing over />
       </div>
-    </dialog>
+    </dialog>,
+    document.body,
   );
 }

@@ -23,12 +23,12 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ['Esc', t('key.escape')],
   ];
   return (
-    <Dialog title={t('key.list')} onClose={onClose}>
+    <Dialog title={t('key.list')} onClose={onClose} wide>
       <p className="quiet mb-3">{t('key.alt')}</p>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+      <dl className="gap-x-8 sm:columns-2">
         {rows.map(([key, does]) => (
-          <div key={key + does} className="contents">
-            <dt>
+          <div key={key + does} className="flex break-inside-avoid items-baseline gap-3 pb-1">
+            <dt className="w-20 shrink-0 text-right">
               <kbd className="kbd">{key}</kbd>
             </dt>
             <dd>{does}</dd>

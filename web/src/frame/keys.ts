@@ -1,10 +1,12 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 /** A key of the page and what it does. */
 export interface Key {
   /** As `KeyboardEvent.key` in lower case. */
   key: string;
   run: () => unknown;
+  /** Whether it works while a dialog is open, too. */
+  always?: boolean;
 }
 
 function typing(target: EventTarget | null): boolean {
@@ -16,22 +18,26 @@ function typing(target: EventTarget | null): boolean {
 
 /**
  * Has keys do something. A key alone works unless a text field has the focus; together with Alt it
- * works there too. Not while a dialog is open.
+ * works there too. While a dialog is open, only what concerns a ringing call works.
  */
 export function useKeys(keys: Key[]) {
-  useEffect(() => {
+  // Before anything is painted: what can be seen can be pressed.
+  useLayoutEffect(() => {
     function pressed(event: KeyboardEvent) {
       if (event.ctrlKey || event.metaKey || event.defaultPrevented || event.repeat) {
         return;
       }
-      if (document.querySelector('dialog[open]') || (!event.altKey && typing(event.target))) {
+      if (!event.altKey && typing(event.target)) {
         return;
       }
       // Enter and Escape belong to whatever has the focus; they mean the call only when nothing has.
       if (['Enter', 'Escape'].includes(event.key) && event.target !== document.body) {
         return;
       }
-      const found = keys.find((each) => each.key === event.key.toLowerCase());
+      const dialog = document.querySelector('dialog[open]') !== null;
+      const found = keys.find(
+        (each) => each.key === event.key.toLowerCase() && (!dialog || each.always),
+      );
       if (found && found.run() !== false) {
         event.preventDefault();
       }

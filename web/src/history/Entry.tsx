@@ -22,7 +22,7 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
   ];
 
   return (
-    <li className="border-base-300 border-b last:border-b-0">
+    <div className="border-base-300 border-b">
       <div className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-4 max-sm:flex-wrap">
         <button
           type="button"
@@ -78,15 +78,18 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
           </dl>
         </div>
       )}
-    </li>
+    </div>
   );
 }
 
 type Translate = ReturnType<typeof useTranslation>['t'];
 
 function outcome(entry: HistoryEntry, t: Translate): string {
+  if (entry.result === 'ANSWERED_ELSEWHERE' && !entry.answeredBy) {
+    return t('history.result.ANSWERED_OUTSIDE');
+  }
   return t(`history.result.${entry.result}`, {
-    time: clockTime(entry.talked + entry.held),
+    time: clockTime(entry.talked),
     person: entry.answeredBy ?? '',
   });
 }
@@ -103,7 +106,7 @@ function facts(entry: HistoryEntry, t: Translate): [string, string][] {
     [t('history.fact.talked'), clockTime(entry.talked)],
     [
       t('history.fact.ended'),
-      `${timeOfDay(entry.ended)}, ${entry.endedBy ? t(`history.endedBy.${entry.endedBy}`, { name: nameOf(entry.other, t('party.withheld')) }) : outcome(entry, t)}`,
+      `${timeOfDay(entry.ended)}, ${entry.ending ? t(`history.ending.${entry.ending}`, { name: entry.endedBy }) : outcome(entry, t)}`,
     ],
   ];
   if (entry.held > 0) {

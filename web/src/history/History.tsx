@@ -1,15 +1,21 @@
 import { IconSearch } from '@tabler/icons-react';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get, sentence } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
+import { useSettled } from '../live/useSettled';
 import { dayOf, longDay } from '../words/time';
 import { Entry } from './Entry';
 
 const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED'] as const;
 const DAY_MS = 86_400_000;
+/** Whoever pauses so long while typing wants to see what there is. */
+const TYPING_MS = 150;
+/** Of an entry that has not been drawn yet. */
+const USUAL_HEIGHT = 46;
 
 function address(filter: string, text: string, before: string): string {
   return `/api/history?${new URLSearchParams({ filter, text, before })}`;
@@ -20,14 +26,17 @@ export function History() {
   const { t } = useTranslation();
   const [filter, setFilter] = useState<(typeof FILTERS)[number]>('ALL');
   const [text, setText] = useState('');
-  const { data, error, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
-    queryKey: ['history', filter, text.trim()],
-    queryFn: ({ pageParam }) => get<HistoryPage>(address(filter, text.trim(), pageParam)),
-    initialPageParam: '',
-    getNextPageParam: (last) => last.next ?? undefined,
-    placeholderData: keepPreviousData,
-  });
+  const wanted = useSettled(text.trim(), TYPING_MS);
+  const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
+    useInfiniteQuery({
+      queryKey: ['history', filter, wanted],
+      queryFn: ({ pageParam }) => get<HistoryPage>(address(filter, wanted, pageParam)),
+      initialPageParam: '',
+      getNextPageParam: (last) => last.next ?? undefined,
+      placeholderData: keepPreviousData,
+    });
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
+  const scrolled = useRef<HTMLDivElement>(null);
 
   return (
     <div className="flex min-h-0 flex-1 flex-col">
@@ -58,18 +67,28 @@ export function History() {
           />
         </label>
       </div>
-      <div className="sheet min-h-0 flex-1 overflow-y-auto">
+      <div
+        ref={scrolled}
+        className="sheet min-h-0 flex-1 overflow-y-auto max-lg:h-[75dvh] max-lg:flex-none"
+      >
         {error && (
           <p role="alert" className="text-error p-4 font-semibold">
             {sentence(error)}
           </p>
         )}
+        {isPending && <p className="quiet p-4">{t('loading')}</p>}
         {data && entries.length === 0 && (
           <p className="quiet p-4">
-            {t(text || filter !== 'ALL' ? 'history.noneFound' : 'history.none')}
+            {t(
+              hasNextPage
+                ? 'history.noneSoFar'
+                : text || filter !== 'ALL'
+                  ? 'history.noneFound'
+                  : 'history.none',
+            )}
           </p>
         )}
-        <Days entries={entries} />
+        <Entries entries={entries} scrolled={scrolled} />
         {hasNextPage && (
           <div className="p-3 text-center">
             <button
@@ -87,31 +106,54 @@ export function History() {
   );
 }
 
-function Days({ entries }: { entries: HistoryEntry[] }) {
+interface ListProps {
+  entries: HistoryEntry[];
+  /** What the entries scroll in. */
+  scrolled: RefObject<HTMLDivElement | null>;
+}
+
+/** The entries, of which only those in sight are drawn; the first of each day says which day it is. */
+function Entries({ entries, scrolled }: ListProps) {
   const { t } = useTranslation();
   const now = useNow();
-  const days = new Map<string, HistoryEntry[]>();
-  for (const entry of entries) {
-    const day = dayOf(entry.began);
-    days.set(day, [...(days.get(day) ?? []), entry]);
-  }
-  const title = (day: string, first: HistoryEntry) =>
-    day === dayOf(now)
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoized
+  const list = useVirtualizer({
+    count: entries.length,
+    getScrollElement: () => scrolled.current,
+    estimateSize: () => USUAL_HEIGHT,
+    getItemKey: (index) => entries[index]?.id ?? index,
+    overscan: 8,
+  });
+  const title = (began: string) =>
+    dayOf(began) === dayOf(now)
       ? t('history.today')
-      : day === dayOf(now - DAY_MS)
+      : dayOf(began) === dayOf(now - DAY_MS)
         ? t('history.yesterday')
-        : longDay(first.began, now);
+        : longDay(began, now);
 
-  return [...days].map(([day, ofDay]) => (
-    <section key={day} aria-label={title(day, ofDay[0] as HistoryEntry)}>
-      <h2 className="bg-base-200 border-base-300 sticky top-0 z-[1] border-b px-4 py-1.5 text-sm font-bold">
-        {title(day, ofDay[0] as HistoryEntry)}
-      </h2>
-      <ul>
-        {ofDay.map((entry) => (
-          <Entry key={entry.id} entry={entry} />
-        ))}
-      </ul>
-    </section>
-  ));
+  return (
+    <ul className="relative" style={{ height: list.getTotalSize() }}>
+      {list.getVirtualItems().map(({ key, index, start }) => {
+        const entry = entries[index] as HistoryEntry;
+        const before = entries[index - 1];
+        const firstOfDay = !before || dayOf(before.began) !== dayOf(entry.began);
+        return (
+          <li
+            key={key}
+            ref={list.measureElement}
+            data-index={index}
+            className="absolute inset-x-0 top-0"
+            style={{ transform: `translateY(${start}px)` }}
+          >
+            {firstOfDay && (
+              <h2 className="bg-base-200 border-base-300 border-b px-4 py-1.5 text-sm font-bold">
+                {title(entry.began)}
+              </h2>
+            )}
+            <Entry entry={entry} />
+          </li>
+        );
+      })}
+    </ul>
+  );
 }

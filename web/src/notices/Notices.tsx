@@ -66,6 +66,9 @@ function OneNotice({ shown }: { shown: Shown }) {
 
 /** Of a caller without a number it is said that it was withheld, where there are words for that. */
 function wordOf({ what, about }: NoticeView): string {
+  if (what === 'ANSWERED_BY_OTHER' && !about.person) {
+    return 'ANSWERED_OUTSIDE';
+  }
   return about.name === '' && ['MISSED', 'ANSWERED_BY_OTHER'].includes(what)
     ? `${what}_WITHHELD`
     : what;

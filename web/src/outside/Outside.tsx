@@ -13,7 +13,7 @@ export function Outside() {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const [text, setText] = useState('');
-  const { data, error } = useQuery({
+  const { data, error, isPending } = useQuery({
     queryKey: KEY,
     queryFn: () => get<Network>('/api/outside'),
     placeholderData: keepPreviousData,
@@ -71,6 +71,7 @@ export function Outside() {
           {sentence(error)}
         </p>
       )}
+      {isPending && <p className="quiet">{t('loading')}</p>}
       <div className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section
           aria-label={t('outside.subscribers')}

@@ -82,7 +82,11 @@ export function Played({ subscriber, change }: Props) {
             ))}
           </datalist>
           <label className="flex h-10 items-center gap-2">
-            <input type="checkbox" name="withheld" className="size-4" />
+            <input
+              type="checkbox"
+              name="withheld"
+              className="checkbox checkbox-sm checkbox-primary"
+            />
             {t('outside.withheld')}
           </label>
           <button type="submit" className="btn btn-success">

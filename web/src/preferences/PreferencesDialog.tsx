@@ -57,6 +57,7 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
                 <label key={slot} className="flex items-center gap-2">
                   <input
                     type="checkbox"
+                    className="checkbox checkbox-sm checkbox-primary"
                     checked={!preference.hiddenSlots.includes(slot)}
                     onChange={(event) =>
                       choose({

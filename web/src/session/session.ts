@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useState } from 'react';
-import { Problem, del, get, post, put, whenSignedOut } from '../api/client';
+import { Problem, del, post, put, whenSignedOut, whoIsSignedIn } from '../api/client';
 import type { Me } from '../api/types';
 import { notify } from '../notices/store';
 import { dayAndTime, setOfficeZone } from '../words/time';
@@ -34,8 +34,10 @@ export function useSession() {
   const { data, isPending, error } = useQuery({
     queryKey: KEY,
     queryFn: async () => {
-      const me = await get<Me>('/api/session');
-      setOfficeZone(me.zone);
+      const me = await whoIsSignedIn();
+      if (me) {
+        setOfficeZone(me.zone);
+      }
       return me;
     },
     staleTime: Infinity,

@@ -84,6 +84,16 @@ class AccessibilityTest {
     check(ines.page, "history");
     ines.press("?");
     check(ines.page, "keys");
+    ines.press("Escape");
+    for (String sheet : List.of("Call settings", "Change password", "Where I am signed in")) {
+      ines.openMenu("Ines Calloway");
+      ines.button(sheet).click();
+      ines.page.getByRole(AriaRole.DIALOG).waitFor();
+      check(ines.page, sheet);
+      ines.press("Escape");
+    }
+    ines.openMenu("Ines Calloway");
+    check(ines.page, "menu");
     assertThat((Boolean) ines.page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
         .as("nothing sticks out sideways")
         .isTrue();

@@ -11,31 +11,36 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class AlertsTest {
   @RegisterExtension final Browsers browsers = new Browsers();
 
-  @Test
-  void it_rings_until_silenced_and_shows_a_desktop_notification_until_answered() {
-    Desk ines = browsers.of("ines");
-    // Watching from inside the page needs what its content security policy rightly forbids.
-    Desk tomasz =
+  /** Watching from inside the page needs what its content security policy rightly forbids. */
+  private Desk watched(String name) {
+    Desk desk =
         browsers.at(
-            "tomasz",
-            new Browser.NewContextOptions().setViewportSize(1280, 800).setBypassCSP(true));
-    tomasz.page.context().grantPermissions(List.of("notifications"));
-    tomasz.page.addInitScript(
+            name, new Browser.NewContextOptions().setViewportSize(1280, 800).setBypassCSP(true));
+    desk.page.context().grantPermissions(List.of("notifications"));
+    desk.page.addInitScript(
         """
         window.shown = [];
         window.playing = new Set();
+        window.played = [];
         window.Notification = class {
           static permission = 'granted';
           constructor(title, options) { this.text = title + ' / ' + options.body; shown.push(this.text); }
           close() { shown.splice(shown.indexOf(this.text), 1); }
         };
         const play = HTMLMediaElement.prototype.play;
-        HTMLMediaElement.prototype.play = function () { playing.add(this.src); return play.call(this); };
+        HTMLMediaElement.prototype.play = function () { playing.add(this.src); played.push(this.src); return play.call(this); };
         const pause = HTMLMediaElement.prototype.pause;
         HTMLMediaElement.prototype.pause = function () { playing.delete(this.src); pause.call(this); };
         """);
-    tomasz.page.reload();
-    tomasz.isLive();
+    desk.page.reload();
+    desk.isLive();
+    return desk;
+  }
+
+  @Test
+  void it_rings_until_silenced_and_shows_a_desktop_notification_until_answered() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = watched("tomasz");
     ines.dial("221");
     tomasz.sees("Ines Calloway", "ringing");
     assertThat(tomasz.page).hasTitle("Ringing: Ines Calloway");
@@ -46,5 +51,24 @@ class AlertsTest {
     tomasz.button("Answer").click();
     tomasz.page.waitForFunction("shown.length === 0");
     assertThat(tomasz.page).hasTitle("Desk – Oficina");
+  }
+
+  @Test
+  void a_conference_hears_somebody_enter_and_nobody_when_it_is_gone_back_to() {
+    Desk ines = watched("ines");
+    Desk tomasz = browsers.of("tomasz");
+    Desk adaeze = browsers.of("adaeze");
+    tomasz.dial("201");
+    ines.button("Answer").click();
+    adaeze.dial("201");
+    ines.inStrip("Adaeze Moor", "Answer").click();
+    ines.button("Join").click();
+    ines.sees("Conference", "3 of at most 16");
+    String entries = "played.filter(src => src.endsWith('entry.wav')).length";
+    ines.page.waitForFunction(entries + " === 1");
+    ines.button("Hold").click();
+    ines.button("Resume").click();
+    assertThat(ines.inStrip("Conference", "Hold")).isVisible();
+    ines.page.waitForFunction(entries + " === 1");
   }
 }

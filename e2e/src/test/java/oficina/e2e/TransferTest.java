@@ -30,6 +30,17 @@ class TransferTest extends TomaszTalksToInes {
   }
 
   @Test
+  void arrows_choose_among_those_who_are_shown() {
+    ines.press("t");
+    ines.targetField().fill("2");
+    assertThat(ines.results()).hasCount(6);
+    for (int i = 0; i < 6; i++) {
+      ines.press("ArrowDown");
+    }
+    assertThat(ines.results().first()).hasAttribute("aria-selected", "true");
+  }
+
+  @Test
   void put_through_and_answered() {
     choose("adaeze", "Put through");
     ines.sees("Tomasz Brill", "Sent to Adaeze Moor");

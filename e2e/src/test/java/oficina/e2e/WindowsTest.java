@@ -5,12 +5,44 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Several windows, reloads, lost lines, wrong passwords. */
 class WindowsTest {
   @RegisterExtension final Browsers browsers = new Browsers();
+
+  @Test
+  void a_duplicated_tab_is_a_window_of_its_own_and_a_reload_keeps_its_name() {
+    Desk ines = browsers.of("ines");
+    String name = "sessionStorage.getItem('oficina-device')";
+    Object own = ines.page.evaluate(name);
+    Page copy = ines.page.waitForPopup(() -> ines.page.evaluate("void open(location.href)"));
+    new Desk(copy).isLive();
+    Assertions.assertThat(copy.evaluate(name)).isNotEqualTo(own);
+    copy.close();
+    ines.page.reload();
+    ines.isLive();
+    Assertions.assertThat(ines.page.evaluate(name)).isEqualTo(own);
+  }
+
+  @Test
+  void the_sign_in_page_finds_nothing_wrong_with_nobody_being_signed_in() {
+    Page stranger = browsers.stranger();
+    List<String> errors = new ArrayList<>();
+    stranger.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error")) {
+            errors.add(message.text());
+          }
+        });
+    stranger.reload();
+    new Desk(stranger).button("Sign in").waitFor();
+    Assertions.assertThat(errors).isEmpty();
+  }
 
   @Test
   void every_window_rings_and_when_one_answers_the_others_say_where() {

@@ -32,7 +32,8 @@ class CallsOverHttpTest {
       JsonNode entry = tomasz.get("/api/history?text=calloway").body().get("entries").get(0);
       assertThat(entry.get("result").asString()).isEqualTo("ANSWERED");
       assertThat(entry.get("talked").asLong()).isBetween(65_000L, 75_000L);
-      assertThat(entry.get("endedBy").asString()).isEqualTo("other");
+      assertThat(entry.get("ending").asString()).isEqualTo("OTHER_HUNG_UP");
+      assertThat(entry.get("endedBy").asString()).isEqualTo("Ines Calloway");
       long id = entry.get("id").asLong();
       assertThat(tomasz.get("/api/history/" + id).status()).isEqualTo(200);
       Answer others = ines.get("/api/history/" + id);

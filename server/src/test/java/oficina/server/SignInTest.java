@@ -29,7 +29,7 @@ class SignInTest {
             "/api/history/1",
             "/api/find?text=a",
             "/api/outside",
-            "/api/session"
+            "/api/session/sign-ins"
           }) {
         Answer answer = stranger.get(path);
         assertThat(answer.status()).as(path).isEqualTo(401);
@@ -79,7 +79,7 @@ class SignInTest {
       assertThat(me.body().get("name").asString()).isEqualTo("Oskar Lund");
       assertThat(me.body().get("role").asString()).isEqualTo("employee");
       assertThat(client.delete("/api/session").status()).isEqualTo(204);
-      assertThat(client.get("/api/session").status()).isEqualTo(401);
+      assertThat(client.get("/api/session").status()).as("nobody").isEqualTo(204);
     }
     try (Client client = new Client(TestServer.get().address())) {
       assertThat(signIn(client, "mirela", "harbour-light").body().get("role").asString())

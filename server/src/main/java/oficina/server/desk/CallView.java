@@ -7,6 +7,7 @@ import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.exchange.Offers;
 import oficina.core.history.Part.Direction;
+import oficina.core.state.Device;
 import oficina.core.state.Listening;
 import oficina.server.history.SegmentView;
 import oficina.server.people.PartyView;
@@ -73,11 +74,13 @@ public record CallView(
    * What the owner has made of it.
    *
    * @param device the device it was placed or answered on; absent while it rings
+   * @param deviceKind what that device is; absent when it is no longer there
    * @param muted whether the other party hears nothing of the owner
    * @param reminded whether it has been on hold too long
    */
   public record Mine(
       @Schema(nullable = true) @Nullable String device,
+      @Schema(nullable = true) Device.@Nullable Kind deviceKind,
       boolean silenced,
       boolean muted,
       boolean reminded) {}

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Offers;
 import oficina.core.history.CallRecord;
@@ -13,6 +14,7 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
+import oficina.core.state.Device;
 import oficina.core.state.Listening;
 import oficina.server.desk.CallView.Phase;
 import oficina.server.history.SegmentView;
@@ -39,7 +41,11 @@ class CallViews {
     this.parties = parties;
   }
 
-  CallView view(Call call, PersonId person, CallRecord record, Offers offers) {
+  /**
+   * @param devices those of the person
+   */
+  CallView view(
+      Call call, PersonId person, List<Device> devices, CallRecord record, Offers offers) {
     Connection own = call.of(person);
     boolean placed = own.party().equals(call.caller());
     CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
@@ -63,6 +69,7 @@ class CallViews {
             hears(call, call.opposite(own.leg()))),
         new CallView.Mine(
             own.device() == null ? null : own.device().value(),
+            kind(own.device(), devices),
             own.silenced(),
             own.muted(),
             own.reminded()),
@@ -94,12 +101,20 @@ class CallViews {
             null,
             record.digits(),
             hears(call, waiting)),
-        new CallView.Mine(null, false, false, false),
+        new CallView.Mine(null, null, false, false, false),
         new CallView.Ties(null, false, null),
         null,
         course(record, person),
         Math.max(0, record.stretches() - STRETCHES_TOLD),
         offers.services());
+  }
+
+  private static Device.@Nullable Kind kind(@Nullable DeviceId wanted, List<Device> devices) {
+    return devices.stream()
+        .filter(device -> device.id().equals(wanted))
+        .map(Device::kind)
+        .findFirst()
+        .orElse(null);
   }
 
   private List<SegmentView> course(CallRecord record, PersonId person) {

@@ -18,6 +18,7 @@ import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
@@ -113,14 +114,12 @@ class SessionController {
       String id, boolean here, String place, String agent, Instant began, Instant lastUsed) {}
 
   /**
-   * Who is signed in; 401 when nobody is. Sets the cookie that protects against forged requests.
+   * Who is signed in; nothing when nobody is. Sets the cookie that protects against forged
+   * requests.
    */
   @GetMapping
-  Me me(@AuthenticationPrincipal Employee me) {
-    if (me == null) {
-      throw new Problem(HttpStatus.UNAUTHORIZED, "SIGNED_OUT");
-    }
-    return view(me, null);
+  ResponseEntity<Me> me(@AuthenticationPrincipal @Nullable Employee me) {
+    return me == null ? ResponseEntity.noContent().build() : ResponseEntity.ok(view(me, null));
   }
 
   private Me view(Employee me, BrowserStore.@Nullable Failed tried) {

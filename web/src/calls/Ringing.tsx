@@ -1,0 +1,27 @@
+import { useTranslation } from 'react-i18next';
+import { CallStrip } from './CallStrip';
+import { inOrder } from './order';
+import { useCalls } from './store';
+
+/**
+ * Whatever rings, in sight wherever one is: above all that scrolls, on a narrow screen at its upper edge.
+ *
+ * @param over whether it stands above a dialog
+ */
+export function Ringing({ over = false }: { over?: boolean }) {
+  const { t } = useTranslation();
+  const ringing = inOrder(useCalls()).filter((call) => call.phase === 'RINGING');
+  if (ringing.length === 0) {
+    return null;
+  }
+  return (
+    <section
+      aria-label={t('inHand.ringing')}
+      className={`${over ? 'order-first w-full max-w-3xl' : 'max-lg:over-all'} flex max-h-[50dvh] shrink-0 flex-col gap-2 overflow-y-auto`}
+    >
+      {ringing.map((call) => (
+        <CallStrip key={call.id} call={call} />
+      ))}
+    </section>
+  );
+}
