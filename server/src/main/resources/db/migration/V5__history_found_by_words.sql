@@ -5,6 +5,7 @@ create table history_search (
   person_id bigint      not null,
   kind      varchar(8)  not null, -- PLACED, RECEIVED (and not missed) or MISSED
   last      datetime(6) not null, -- when the last such entry began
+  words     text        not null, -- all of them, with blanks between
   index history_search_by_person (person_id, kind)
 );
 create table history_search_word (
@@ -22,8 +23,8 @@ update history set kind = if(missed, 'MISSED', direction);
 update history
   set search_id = conv(left(sha2(concat_ws('|', person_id, kind, search), 256), 15), 16, 10);
 
-insert into history_search (id, person_id, kind, last)
-  select search_id, person_id, kind, max(began) from history group by search_id, person_id, kind;
+insert into history_search (id, person_id, kind, last, words)
+  select search_id, person_id, kind, max(began), '' from history group by search_id, person_id, kind;
 insert ignore into history_search_word (search_id, word, person_id)
   select known.search_id, left(w.word, 40), known.person_id
   from (select distinct search_id, person_id, search from history) known,
@@ -36,6 +37,9 @@ insert ignore into history_search_word (search_id, word, person_id)
   select number.search_id, substr(number.word, n), number.person_id
   from history_search_word number join place on char_length(number.word) - n >= 2
   where number.word regexp '^[0-9]{4,18}$';
+update history_search s set words = (
+  select coalesce(group_concat(w.word separator ' '), '')
+  from history_search_word w where w.search_id = s.id);
 
 alter table history
   drop index history_by_other,

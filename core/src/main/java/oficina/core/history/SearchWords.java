@@ -1,5 +1,6 @@
 package oficina.core.history;
 
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.SortedSet;
@@ -49,6 +50,11 @@ public final class SearchWords {
         .sorted(Comparator.comparingInt(String::length).reversed())
         .limit(MOST_WANTED)
         .toList();
+  }
+
+  /** Whether each of the wanted words begins one of these. */
+  public static boolean finds(Collection<String> wanted, Collection<String> words) {
+    return wanted.stream().allMatch(word -> words.stream().anyMatch(own -> own.startsWith(word)));
   }
 
   private static String cut(String word) {

@@ -33,6 +33,9 @@ import org.springframework.stereotype.Repository;
  */
 @Repository
 class HistorySearchStore {
+  /** Words that find more than this are looked for in the entries themselves. */
+  private static final int MOST_LOOKED_UP = 500;
+
   private static final int HEX_DIGITS_OF_AN_IDENTITY = 15;
 
   private final JdbcTemplate batch;
@@ -92,7 +95,13 @@ class HistorySearchStore {
     List<Object[]> words = new ArrayList<>();
     began.forEach(
         (sought, last) -> {
-          rows.addAll(List.of(sought.id(), sought.person().value(), sought.kind().name(), last));
+          rows.addAll(
+              List.of(
+                  sought.id(),
+                  sought.person().value(),
+                  sought.kind().name(),
+                  last,
+                  String.join(" ", sought.words())));
           if (!known.contains(sought.id())) {
             sought
                 .words()
@@ -101,8 +110,8 @@ class HistorySearchStore {
           }
         });
     batch.update(
-        "insert into history_search (id, person_id, kind, last) values "
-            + String.join(", ", Collections.nCopies(began.size(), "(?, ?, ?, ?)"))
+        "insert into history_search (id, person_id, kind, last, words) values "
+            + String.join(", ", Collections.nCopies(began.size(), "(?, ?, ?, ?, ?)"))
             + " on duplicate key update last = greatest(last, values(last))",
         rows.toArray());
     if (!words.isEmpty()) {
@@ -120,73 +129,55 @@ class HistorySearchStore {
         .list();
   }
 
-  /** How many of a person's search rows a word finds, counted no further than this. */
-  private int hits(PersonId person, String word, int most) {
-    return jdbc.sql(
-            """
-            select count(*) from (
-              select 1 from history_search_word where person_id = ? and word like ? limit ?) found
-            """)
-        .params(person.value(), beginning(word), most)
-        .query(Integer.class)
-        .single();
-  }
-
   /**
-   * What of these kinds is found by all words, with the time of its last entry; null when it is
-   * more than can be looked up one by one.
+   * What of these kinds is found by all words, with the time of its last entry; null when each word
+   * finds too much for that.
    */
-  @Nullable Map<Long, Instant> find(
-      PersonId person, Collection<Kind> kinds, List<String> words, int most) {
-    String rarest = null;
-    int fewest = Integer.MAX_VALUE;
+  @Nullable Map<Long, Instant> find(PersonId person, Collection<Kind> kinds, List<String> words) {
+    List<Long> fewest = null;
     for (String word : words) {
-      int hits = hits(person, word, most);
-      if (hits < fewest) {
-        fewest = hits;
-        rarest = word;
+      List<Long> found = foundBy(person, word);
+      if (found.size() < MOST_LOOKED_UP && (fewest == null || found.size() < fewest.size())) {
+        fewest = found;
       }
     }
-    if (fewest >= most) {
+    if (fewest == null) {
       return null;
     }
-    String first = rarest;
-    List<String> others = words.stream().filter(word -> !word.equals(first)).toList();
-    Map<Long, Instant> found = new LinkedHashMap<>();
-    JdbcClient.StatementSpec query =
-        jdbc.sql(
-                """
-                select distinct s.id, s.last from history_search_word w
-                join history_search s on s.id = w.search_id
-                where w.person_id = :person and w.word like :word and s.kind in (:kinds)
-                """
-                    + alsoFoundBy("s.id", others.size()))
-            .param("person", person.value())
-            .param("word", beginning(first))
-            .param("kinds", kinds.stream().map(Kind::name).toList());
-    for (int i = 0; i < others.size(); i++) {
-      query = query.param("word" + i, beginning(others.get(i)));
+    Map<Long, Instant> last = new LinkedHashMap<>();
+    if (!fewest.isEmpty()) {
+      jdbc.sql("select id, last, words from history_search where id in (:ids) and kind in (:kinds)")
+          .param("ids", fewest)
+          .param("kinds", kinds.stream().map(Kind::name).toList())
+          .query(
+              row -> {
+                if (SearchWords.finds(words, words(row.getString("words")))) {
+                  Instant began = Times.instant(row.getObject("last", LocalDateTime.class));
+                  last.put(row.getLong("id"), began);
+                }
+              });
     }
-    query.query(
-        row -> {
-          found.put(row.getLong("id"), Times.instant(row.getObject("last", LocalDateTime.class)));
-        });
-    return found;
+    return last;
   }
 
-  /** A condition that as many words, {@code :word0} and so on, begin words of this search row. */
-  static String alsoFoundBy(String id, int words) {
-    StringBuilder condition = new StringBuilder();
-    for (int i = 0; i < words; i++) {
-      condition.append(
-          " and exists (select 1 from history_search_word w%d where w%d.search_id = %s and w%d.word like :word%d)"
-              .formatted(i, i, id, i, i));
-    }
-    return condition.toString();
+  /** The words of a search row as they are stored beside each other. */
+  static Set<String> words(String stored) {
+    return Set.of(stored.split(" "));
+  }
+
+  private List<Long> foundBy(PersonId person, String word) {
+    return jdbc.sql(
+            """
+            select distinct search_id from history_search_word
+            where person_id = ? and word like ? limit ?
+            """)
+        .params(person.value(), beginning(word), MOST_LOOKED_UP)
+        .query(Long.class)
+        .list();
   }
 
   /** What a word is compared with. Words have neither of the signs that mean something here. */
-  static String beginning(String word) {
+  private static String beginning(String word) {
     return word + "%";
   }
 }

@@ -1,6 +1,7 @@
 package oficina.server.history;
 
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
+import oficina.core.history.SearchWords;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
 import oficina.server.database.JournalDatabase;
@@ -30,11 +32,8 @@ public class HistoryStore {
   /** Of so many search rows at most each is asked for its own latest entries. */
   private static final int MOST_SLICES = 100;
 
-  /** Words that find more than this are looked for in the entries themselves. */
-  private static final int MOST_LOOKED_UP = 2_000;
-
-  /** Entries looked at for one page. */
-  private static final int LOOKED_THROUGH = 2_000;
+  /** Entries looked at for one page: few at first, and more when those do not fill it. */
+  private static final int[] LOOKED_THROUGH = {250, 1_000};
 
   private final JdbcTemplate batch;
   private final JdbcClient jdbc;
@@ -168,11 +167,12 @@ public class HistoryStore {
   record Cursor(Instant began, long id) {
     /** After everything there is. */
     static final Cursor NEWEST = new Cursor(Instant.parse("9000-01-01T00:00:00Z"), Long.MAX_VALUE);
-
-    static Cursor of(Stored stored) {
-      return new Cursor(stored.part().began(), stored.id());
-    }
   }
+
+  /**
+   * @param words by which it is found
+   */
+  private record Found(Cursor place, Set<String> words) {}
 
   /**
    * A page of entries.
@@ -192,7 +192,7 @@ public class HistoryStore {
     if (words.isEmpty()) {
       return page(latest(person, slices(filter), before, limit + 1), limit);
     }
-    Map<Long, Instant> found = search.find(person, filter.kinds, words, MOST_LOOKED_UP);
+    Map<Long, Instant> found = search.find(person, filter.kinds, words);
     if (found == null) {
       return lookThrough(person, filter, words, before, limit);
     }
@@ -207,10 +207,10 @@ public class HistoryStore {
     return lookThrough(person, filter, words, from, limit);
   }
 
-  private Page page(List<Long> ids, int limit) {
-    boolean more = ids.size() > limit;
-    List<Stored> entries = stored(more ? ids.subList(0, limit) : ids);
-    return new Page(entries, more ? Cursor.of(entries.get(entries.size() - 1)) : null);
+  private Page page(List<Found> found, int limit) {
+    boolean more = found.size() > limit;
+    List<Found> shown = more ? found.subList(0, limit) : found;
+    return new Page(stored(shown), more ? shown.get(limit - 1).place() : null);
   }
 
   private static List<String> slices(Filter filter) {
@@ -220,67 +220,62 @@ public class HistoryStore {
   }
 
   /** The latest of several parts of a person's history, each of which an index has in order. */
-  private List<Long> latest(PersonId person, List<String> slices, Cursor before, int limit) {
+  private List<Found> latest(PersonId person, List<String> slices, Cursor before, int limit) {
     if (slices.isEmpty()) {
       return List.of();
     }
-    return jdbc.sql(latestOf(slices) + " order by began desc, id desc limit :limit")
-        .params(place(person, before, limit))
-        .query((row, n) -> row.getLong("id"))
+    String sql =
+        slices.stream()
+            .map(
+                slice ->
+                    """
+                    (select id, began, search_id from history where person_id = :person and %s
+                    and began <= :began and (began < :began or id < :id)
+                    order by began desc, id desc limit :limit)
+                    """
+                        .formatted(slice))
+            .collect(Collectors.joining(" union all "));
+    return jdbc.sql(
+            """
+            select f.id, f.began, s.words from (%s order by began desc, id desc limit :limit) f
+            join history_search s on s.id = f.search_id order by f.began desc, f.id desc
+            """
+                .formatted(sql))
+        .param("person", person.value())
+        .param("began", Times.utc(before.began()))
+        .param("id", before.id())
+        .param("limit", limit)
+        .query(
+            (row, n) ->
+                new Found(
+                    new Cursor(
+                        Times.instant(row.getObject("began", LocalDateTime.class)),
+                        row.getLong("id")),
+                    HistorySearchStore.words(row.getString("words"))))
         .list();
-  }
-
-  private static String latestOf(List<String> slices) {
-    return slices.stream()
-        .map(
-            slice ->
-                """
-                (select id, began, search_id from history where person_id = :person and %s
-                and began <= :began and (began < :began or id < :id)
-                order by began desc, id desc limit :limit)
-                """
-                    .formatted(slice))
-        .collect(Collectors.joining(" union all "));
-  }
-
-  private static Map<String, Object> place(PersonId person, Cursor before, int limit) {
-    return Map.of(
-        "person", person.value(),
-        "began", Times.utc(before.began()),
-        "id", before.id(),
-        "limit", limit);
   }
 
   /** Looks at one entry after the other, so far back and no further. */
   private Page lookThrough(
       PersonId person, Filter filter, List<String> words, Cursor before, int limit) {
-    String recent =
-        "select * from (%s) every order by began desc, id desc limit :limit"
-            .formatted(latestOf(slices(filter)));
-    JdbcClient.StatementSpec query =
-        jdbc.sql(
-                "select id from (%s) recent where true %s order by began desc, id desc"
-                    .formatted(
-                        recent, HistorySearchStore.alsoFoundBy("recent.search_id", words.size())))
-            .params(place(person, before, LOOKED_THROUGH));
-    for (int i = 0; i < words.size(); i++) {
-      query = query.param("word" + i, HistorySearchStore.beginning(words.get(i)));
+    List<Found> found = new ArrayList<>();
+    Cursor from = before;
+    for (int most : LOOKED_THROUGH) {
+      List<Found> recent = latest(person, slices(filter), from, most);
+      recent.stream().filter(each -> SearchWords.finds(words, each.words())).forEach(found::add);
+      if (found.size() > limit || recent.size() < most) {
+        return page(found, limit);
+      }
+      from = recent.get(most - 1).place();
     }
-    List<Long> found = query.query(Long.class).list();
-    if (found.size() > limit) {
-      return page(found.subList(0, limit + 1), limit);
-    }
-    List<Long> all = latest(person, slices(filter), before, LOOKED_THROUGH);
-    boolean more = all.size() == LOOKED_THROUGH;
-    Cursor next = more ? Cursor.of(stored(List.of(all.get(all.size() - 1))).get(0)) : null;
-    return new Page(stored(found), next);
+    return new Page(stored(found), from);
   }
 
-  private List<Stored> stored(List<Long> ids) {
-    return ids.isEmpty()
+  private List<Stored> stored(List<Found> found) {
+    return found.isEmpty()
         ? List.of()
         : jdbc.sql(SELECT + "where h.id in (:ids) order by h.began desc, h.id desc")
-            .param("ids", ids)
+            .param("ids", found.stream().map(each -> each.place().id()).toList())
             .query(STORED)
             .list();
   }
