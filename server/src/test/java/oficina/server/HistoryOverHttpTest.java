@@ -70,8 +70,8 @@ class HistoryOverHttpTest {
 
   @Test
   void page_by_page_none_twice_and_none_left_out() {
-    for (int i = 0; i < 60; i++) {
-      petra.service(petra.call(i % 2 == 0 ? "0151 496 0177" : "223"), "clear");
+    for (int i = 0; i < 55; i++) { // more than a page has
+      petra.service(petra.call("0151 496 0177"), "clear");
     }
     for (String question :
         List.of("", "text=liverpool", "filter=PLACED", "filter=PLACED&text=0151")) {
@@ -82,7 +82,7 @@ class HistoryOverHttpTest {
         page.get("entries").forEach(entry -> seen.add(entry.get("id").asLong()));
         before = URLEncoder.encode(page.path("next").asString(""), StandardCharsets.UTF_8);
       } while (!before.isEmpty());
-      assertThat(seen).as(question).doesNotHaveDuplicates().hasSizeGreaterThan(30);
+      assertThat(seen).as(question).doesNotHaveDuplicates().hasSizeGreaterThan(55);
       assertThat(seen).isSortedAccordingTo((a, b) -> Long.compare(b, a));
     }
   }

@@ -7,6 +7,7 @@ import java.util.Map;
 import oficina.server.Client.Answer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** People join and leave the office while the server runs. */
@@ -32,6 +33,28 @@ class OfficeOverHttpTest {
 
   private static boolean boardHas(JsonNode push, String name) {
     return push.path("people").toString().contains(name);
+  }
+
+  @Test
+  void of_two_choices_at_once_the_same_one_holds_in_memory_and_in_the_database() {
+    try (Client joss = Client.signedIn("joss")) {
+      for (int i = 0; i < 20; i++) {
+        List.of("DIRECT", "OFFICE", "WITHHELD").parallelStream()
+            .forEach(
+                choice ->
+                    joss.put(
+                        "/api/preferences",
+                        Map.of("callWaiting", true, "callerId", choice, "hiddenSlots", List.of())));
+        String inMemory = joss.get("/api/preferences").body().get("callerId").asString();
+        String stored =
+            TestServer.get()
+                .bean(JdbcClient.class)
+                .sql("select caller_id from person where sign_in_name = 'joss'")
+                .query(String.class)
+                .single();
+        assertThat(inMemory).isEqualTo(stored);
+      }
+    }
   }
 
   @Test

@@ -36,6 +36,9 @@ class HistorySearchStore {
   /** Words that find more than this are looked for in the entries themselves. */
   private static final int MOST_LOOKED_UP = 500;
 
+  /** So few need no other word that finds fewer. */
+  private static final int FEW = 100;
+
   private static final int HEX_DIGITS_OF_AN_IDENTITY = 15;
 
   private final JdbcTemplate batch;
@@ -139,6 +142,9 @@ class HistorySearchStore {
       List<Long> found = foundBy(person, word);
       if (found.size() < MOST_LOOKED_UP && (fewest == null || found.size() < fewest.size())) {
         fewest = found;
+      }
+      if (found.size() < FEW) {
+        break;
       }
     }
     if (fewest == null) {

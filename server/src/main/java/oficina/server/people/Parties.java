@@ -1,8 +1,11 @@
 package oficina.server.people;
 
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
 import oficina.core.people.Group;
 import oficina.core.people.Person;
 import oficina.server.office.OfficeData;
@@ -13,7 +16,10 @@ import org.springframework.stereotype.Component;
 /** Names and numbers of parties as people read them. */
 @Component
 public class Parties {
+  private static final int MOST_REMEMBERED = 20_000;
+
   private final OfficeData office;
+  private final Map<Numbered, PartyView> outsiders = new ConcurrentHashMap<>();
   private final Naming naming = new Naming();
   private final Viewing viewing = new Viewing();
 
@@ -49,6 +55,9 @@ public class Parties {
   public @Nullable String groupLine(@Nullable Party line) {
     return line == null || line.group() == null ? null : name(line);
   }
+
+  /** Whom a number belongs to never changes in one country, and finding it out takes long. */
+  private record Numbered(Region region, PhoneNumber number) {}
 
   /** What each kind of party is called: asked far more often than where they are. */
   private final class Naming implements Party.Cases<String> {
@@ -106,9 +115,16 @@ public class Parties {
       if (number == null) {
         return new PartyView(Kind.WITHHELD, "", null, "", null, null);
       }
-      String shown = name(party);
-      String place = office.region().place(number, Locale.ENGLISH);
-      return new PartyView(Kind.OUTSIDE, shown, shown, place, null, number.e164());
+      if (outsiders.size() > MOST_REMEMBERED) {
+        outsiders.clear();
+      }
+      return outsiders.computeIfAbsent(new Numbered(office.region(), number), this::outsider);
+    }
+
+    private PartyView outsider(Numbered who) {
+      String shown = who.region().show(who.number());
+      String place = who.region().place(who.number(), Locale.ENGLISH);
+      return new PartyView(Kind.OUTSIDE, shown, shown, place, null, who.number().e164());
     }
 
     @Override

@@ -105,6 +105,19 @@ class ExchangeLoopTest {
   }
 
   @Test
+  void a_command_is_answered_although_something_that_was_due_before_it_failed() throws Exception {
+    loop.start();
+    loop.post(
+        () ->
+            loop.later(
+                Duration.ZERO,
+                () -> {
+                  throw new IllegalStateException("something due that fails, on purpose");
+                }));
+    assertThat(call().get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);
+  }
+
+  @Test
   void what_fails_in_a_view_or_a_listener_loses_no_event_and_silences_nobody() throws Exception {
     listen(
         new ExchangeListener() {
