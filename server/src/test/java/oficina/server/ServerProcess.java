@@ -45,14 +45,12 @@ public final class ServerProcess implements AutoCloseable {
       command.addAll(
           List.of(
               Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-              // It lives for seconds: what makes it start quickly counts, not what makes it
-              // run.
               "-XX:TieredStopAtLevel=1",
               "-XX:+UseSerialGC",
-              "-Xshare:auto",
-              "-cp",
-              System.getProperty("java.class.path"),
-              OficinaApplication.class.getName(),
+              "-Xshare:auto"));
+      command.addAll(program());
+      command.addAll(
+          List.of(
               "--server.port=" + port,
               "--oficina.database=jdbc:mariadb://127.0.0.1:"
                   + database.port()
@@ -76,6 +74,17 @@ public final class ServerProcess implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** The program as it is installed, if there is one to be tried, or what is being tested. */
+  private static List<String> program() {
+    String installed = System.getProperty("oficina.app");
+    return installed == null
+        ? List.of("-cp", System.getProperty("java.class.path"), OficinaApplication.class.getName())
+        : List.of(
+            "-XX:SharedArchiveFile=" + Path.of(installed).resolveSibling("classes.jsa"),
+            "-jar",
+            installed);
   }
 
   /** Starts it and waits until it takes requests. */
