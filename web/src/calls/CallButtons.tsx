@@ -21,15 +21,15 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
       !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !here),
   );
   return (
-    <div className={`flex items-start ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>
-      <span className={`flex flex-1 flex-wrap ${wide ? 'gap-2' : 'gap-1.5'}`}>
+    <div className={`flex items-start max-sm:flex-wrap ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>
+      <span className={`flex flex-1 flex-wrap max-sm:contents ${wide ? 'gap-2' : 'gap-1.5'}`}>
         {early.map((action) => (
           <CallButton key={action} call={call} action={action} />
         ))}
         {call.actions.includes('DIGITS') && <KeysButton call={call} />}
         {call.phase === 'FAILED' && <Again call={call} />}
       </span>
-      <span className="flex shrink-0 gap-2">
+      <span className="ml-auto flex shrink-0 gap-2">
         {ENDING.filter((action) => call.actions.includes(action)).map((action) => (
           <CallButton key={action} call={call} action={action} />
         ))}

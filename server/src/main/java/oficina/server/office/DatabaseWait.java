@@ -2,6 +2,8 @@ package oficina.server.office;
 
 import java.net.ConnectException;
 import java.sql.SQLTransientConnectionException;
+import java.time.Duration;
+import java.util.concurrent.locks.LockSupport;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.internal.exception.FlywaySqlException;
 import org.slf4j.Logger;
@@ -21,6 +23,8 @@ class DatabaseWait {
     return DatabaseWait::migrate;
   }
 
+  private static final Duration PAUSE = Duration.ofMillis(500);
+
   private static void migrate(Flyway flyway) {
     for (boolean said = false; ; said = true) {
       try {
@@ -33,7 +37,7 @@ class DatabaseWait {
         if (!said) {
           LOG.warn("The database is away. Waiting for it; the server starts when it is back.");
         }
-        // No pause of our own: the pool waits a moment for a connection before it gives up.
+        LockSupport.parkNanos(PAUSE.toNanos());
       }
     }
   }
