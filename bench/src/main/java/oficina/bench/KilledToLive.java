@@ -32,16 +32,22 @@ final class KilledToLive {
       long killed = System.nanoTime();
       server.kill();
       server.launch();
+      new Thread(() -> coldStart(server, killed)).start();
       CountDownLatch live = new CountDownLatch(CALLS);
       desks.forEach(desk -> new Thread(() -> comeBack(desk, live)).start());
       live.await();
       Main.row(
-          "killed to all of 200 desks live again, 200 calls up",
+          "killed to all of 200 desks live again, 200 calls (aim 8)",
           "%.1f s",
           (System.nanoTime() - killed) / 1e9);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+  }
+
+  private static void coldStart(ServerProcess server, long killed) {
+    server.awaitReady();
+    Main.row("  until the process answers (aim 5)", "%.1f s", (System.nanoTime() - killed) / 1e9);
   }
 
   /** Tries as often as a page does, until it has been told of both calls. */

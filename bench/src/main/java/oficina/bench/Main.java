@@ -81,12 +81,19 @@ public final class Main {
         rates.get(0) / rates.get(rates.size() - 1));
   }
 
+  /** What every page loads, and the view it begins with. */
   private static long scriptBytes() throws IOException {
-    try (Stream<Path> files = Files.list(Path.of("web/dist/assets"))) {
+    Path built = Path.of("web/dist");
+    String page = Files.readString(built.resolve("index.html"));
+    try (Stream<Path> files = Files.list(built.resolve("assets"))) {
       ByteArrayOutputStream packed = new ByteArrayOutputStream();
-      for (Path script : files.filter(file -> file.toString().endsWith(".js")).toList()) {
-        try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
-          Files.copy(script, gzip);
+      for (Path file : files.toList()) {
+        String name = file.getFileName().toString();
+        boolean first = page.contains(name) || name.startsWith("Desk-");
+        if (first && name.endsWith(".js")) {
+          try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
+            Files.copy(file, gzip);
+          }
         }
       }
       return packed.size();

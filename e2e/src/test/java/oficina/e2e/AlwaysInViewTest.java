@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** Whatever rings is in sight and can be answered, wherever one is and whatever is open. */
@@ -65,6 +66,24 @@ class AlwaysInViewTest extends TomaszTalksToInes {
     adaeze.sees("Ines Calloway", "talking");
     ines.press("Escape");
     assertThat(ines.page.getByRole(AriaRole.DIALOG)).hasCount(0);
+  }
+
+  @Test
+  void the_end_button_stays_in_the_first_row_beside_seven_others_and_the_keys_fit_the_window() {
+    ines.button("Hold").click();
+    ines.dial("0114 496 0155");
+    browsers.pass(Duration.ofSeconds(4));
+    ines.sees("0114 496 0155", "talking");
+    Desk second = browsers.secondWindow("ines");
+    second.sees("0114 496 0155", "in another window of yours");
+    Locator buttons = second.call("0114 496 0155").getByRole(AriaRole.BUTTON);
+    assertThat(buttons).hasCount(8);
+    Assertions.assertThat(buttons.last().boundingBox().y)
+        .isEqualTo(buttons.first().boundingBox().y);
+    second.press("?");
+    Locator keys = second.page.getByRole(AriaRole.DIALOG).getByText("Show this list");
+    assertThat(keys).isInViewport();
+    assertThat(second.button("Close")).isInViewport();
   }
 
   @Test

@@ -26,6 +26,11 @@ class FirstCallTest {
 
     browsers.pass(Duration.ofSeconds(150));
     ines.sees("Tomasz Brill", "2:3");
+    ines.button("Hold").click();
+    tomasz.sees("Ines Calloway", "they put you on hold");
+    browsers.pass(Duration.ofSeconds(60)); // which is not talked
+    ines.button("Resume").click();
+    tomasz.sees("Ines Calloway", "talking");
     ines.button("End").click();
     ines.hasNoCalls();
     tomasz.hasNoCalls();

@@ -97,6 +97,7 @@ class OutsideTest {
   void somebody_calls_the_main_number_gives_up_and_is_missed() {
     Desk tomasz = browsers.of("tomasz");
     Desk ines = browsers.of("ines");
+    browsers.of("rufus"); // at the front desk too, and nobody answers for him
     tomasz.play("Gus Farrow");
     tomasz.callFrom("Gus Farrow", "0191 498 0100");
     ines.sees("0131 496 0162", "On the Front desk line");

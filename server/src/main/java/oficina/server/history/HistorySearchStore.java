@@ -20,6 +20,7 @@ import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.history.SearchWords;
 import oficina.core.people.PersonId;
+import oficina.core.people.Words;
 import oficina.server.database.JournalDatabase;
 import oficina.server.people.Parties;
 import org.jspecify.annotations.Nullable;
@@ -166,9 +167,10 @@ class HistorySearchStore {
     return last;
   }
 
-  /** The words of a search row as they are stored beside each other. */
+  /** The words of a search row as they are stored beside each other, the oldest with accents. */
   static Set<String> words(String stored) {
-    return Set.of(stored.split(" "));
+    boolean plain = stored.chars().allMatch(c -> c < 128);
+    return Set.copyOf(plain ? Arrays.asList(stored.split(" ")) : Words.of(stored));
   }
 
   private List<Long> foundBy(PersonId person, String word) {

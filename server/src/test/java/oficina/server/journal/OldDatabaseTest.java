@@ -81,6 +81,10 @@ class OldDatabaseTest {
       assertThat(bram.get("/api/history?filter=MISSED").status()).isEqualTo(200);
       JsonNode before = tomasz.get("/api/history").body().get("entries").get(0);
       assertThat(before.get("course").toString()).as("a course of then").contains("HELD");
+      String name = before.get("other").get("name").asString();
+      JsonNode found =
+          tomasz.get("/api/history?text=" + name.substring(0, 3)).body().get("entries");
+      assertThat(found.toString()).as("found by words").contains(name);
       assertThat(server.log()).doesNotContain("ERROR");
     }
   }
