@@ -854,7 +854,7 @@ export interface components {
             missed: boolean;
             answeredBy?: string;
             /** @enum {string} */
-            ending?: "I_HUNG_UP" | "OTHER_HUNG_UP" | "I_SENT_IT_ON" | "I_WAS_TAKEN_OUT" | "LOST" | "CUT_OFF";
+            ending?: "I_HUNG_UP" | "OTHER_HUNG_UP" | "WENT_ON" | "I_WAS_TAKEN_OUT" | "LOST" | "CUT_OFF";
             endedBy?: string;
             course: components["schemas"]["SegmentView"][];
         };

@@ -37,6 +37,39 @@ public record Part(
     boolean callOver,
     @Nullable Cause cause) {
 
+  /**
+   * How the conversation ended for the employee; null when nobody spoke, or it is not known any
+   * more.
+   */
+  public @Nullable Ending ending() {
+    if (endedBy != null) {
+      return person.equals(endedBy.employee()) ? Ending.I_HUNG_UP : Ending.OTHER_HUNG_UP;
+    }
+    if (result != Result.ANSWERED || cause == null) {
+      return null;
+    }
+    return switch (cause) {
+      case TRANSFERRED -> Ending.WENT_ON;
+      case DROPPED -> Ending.I_WAS_TAKEN_OUT;
+      case LOST -> Ending.LOST;
+      case NETWORK_FAILURE -> Ending.CUT_OFF;
+      default -> null;
+    };
+  }
+
+  /** How a conversation ended, seen from the employee whose part it is. */
+  public enum Ending {
+    I_HUNG_UP,
+    OTHER_HUNG_UP,
+    /** Without the employee, who sent it on or handed it over, or as a part of another call. */
+    WENT_ON,
+    I_WAS_TAKEN_OUT,
+    /** Nobody was at one end any more. */
+    LOST,
+    /** The public network failed. */
+    CUT_OFF
+  }
+
   /** Whether the employee placed the call or was called. */
   public enum Direction {
     PLACED,

@@ -45,6 +45,7 @@ class CallRecordTest {
     assertThat(tomasz.rang()).hasSeconds(5);
     assertThat(tomasz.talked()).hasSeconds(60);
     assertThat(tomasz.held()).hasSeconds(15);
+    assertThat(tomasz.ending()).isEqualTo(Part.Ending.WENT_ON);
     Part zoe = scene.entry(call, ZOE);
     assertThat(zoe.direction()).isEqualTo(Direction.RECEIVED);
     assertThat(zoe.other()).isEqualTo(DOV_OUTSIDE);
@@ -130,6 +131,7 @@ class CallRecordTest {
     CallId call = conference();
     assertThat(scene.run(new Command.EndForAll(call, TOMASZ))).isNull();
     assertThat(scene.entry(call, ZOE).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
+    assertThat(scene.entry(call, ZOE).ending()).isEqualTo(Part.Ending.OTHER_HUNG_UP);
     assertThat(scene.entry(call, TOMASZ).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
   }
 
@@ -140,7 +142,7 @@ class CallRecordTest {
     scene.wait(5);
     scene.run(new Command.NetworkFails(call, 1, Cause.NETWORK_FAILURE));
     assertThat(scene.entry(call, TOMASZ).endedBy()).isNull();
-    assertThat(scene.entry(call, TOMASZ).cause()).isEqualTo(Cause.NETWORK_FAILURE);
+    assertThat(scene.entry(call, TOMASZ).ending()).isEqualTo(Part.Ending.CUT_OFF);
   }
 
   @Test

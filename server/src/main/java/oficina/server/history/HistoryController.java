@@ -15,7 +15,6 @@ import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -65,21 +64,9 @@ class HistoryController {
       Part.Result result,
       boolean missed,
       @Schema(nullable = true) String answeredBy,
-      @Schema(nullable = true) Ending ending,
+      @Schema(nullable = true) Part.Ending ending,
       @Schema(nullable = true) String endedBy,
       List<SegmentView> course) {}
-
-  /** How a conversation ended, seen from the person whose history it is. */
-  enum Ending {
-    I_HUNG_UP,
-    OTHER_HUNG_UP,
-    I_SENT_IT_ON,
-    I_WAS_TAKEN_OUT,
-    /** Nobody was at one end any more. */
-    LOST,
-    /** The public network failed. */
-    CUT_OFF
-  }
 
   /**
    * A page of the history.
@@ -151,30 +138,8 @@ class HistoryController {
         part.result(),
         part.result().missed(),
         part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
-        ending(part),
-        hungUp(part) == Ending.OTHER_HUNG_UP ? parties.name(part.endedBy()) : null,
+        part.ending(),
+        part.ending() == Part.Ending.OTHER_HUNG_UP ? parties.name(part.endedBy()) : null,
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
-  }
-
-  private static @Nullable Ending ending(Part part) {
-    Ending hungUp = hungUp(part);
-    if (hungUp != null || part.result() != Part.Result.ANSWERED || part.cause() == null) {
-      return hungUp;
-    }
-    return switch (part.cause()) {
-      case TRANSFERRED -> Ending.I_SENT_IT_ON;
-      case DROPPED -> Ending.I_WAS_TAKEN_OUT;
-      case LOST -> Ending.LOST;
-      case NETWORK_FAILURE -> Ending.CUT_OFF;
-      default -> null;
-    };
-  }
-
-  private static @Nullable Ending hungUp(Part part) {
-    if (part.endedBy() == null) {
-      return null;
-    }
-    boolean mine = part.person().equals(part.endedBy().employee());
-    return mine ? Ending.I_HUNG_UP : Ending.OTHER_HUNG_UP;
   }
 }
