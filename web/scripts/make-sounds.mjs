@@ -1,5 +1,5 @@
-// Makes the sounds that ship with the pages: a soft two-note ring, the short tone of a waiting call,
-// and the two rising notes when somebody enters a conference.
+// Makes the sounds that ship with the pages: four ring tones to choose from, and the short tone of a
+// waiting call.
 import { writeFileSync } from 'node:fs';
 
 const RATE = 16000;
@@ -56,7 +56,28 @@ note(waiting, 0, 440, 0.5, 0.25);
 note(waiting, 0.25, 440, 0.5, 0.25);
 write('waiting.wav', waiting);
 
-const entry = new Float64Array(RATE * 0.6);
-note(entry, 0, 587.33, 0.3, 0.22);
-note(entry, 0.14, 880, 0.45, 0.22);
-write('entry.wav', entry);
+/** A ring tone of so many seconds, of notes that begin at a time, with a pitch and a length. */
+function tone(file, seconds, loudness, notes) {
+  const samples = new Float64Array(RATE * seconds);
+  for (const [from, hertz, length] of notes) {
+    note(samples, from, hertz, length, loudness);
+  }
+  write(file, samples);
+}
+
+tone('chime.wav', 3, 0.34, [
+  [0, 880, 1.4],
+  [0.35, 659.25, 1.6],
+]);
+tone('knock.wav', 2, 0.5, [
+  [0, 196, 0.16],
+  [0.16, 196, 0.16],
+  [0.32, 261.63, 0.3],
+]);
+tone('lantern.wav', 4, 0.3, [
+  [0, 392, 0.9],
+  [0.3, 493.88, 0.9],
+  [0.6, 587.33, 0.9],
+  [0.9, 739.99, 1.4],
+  [1.5, 587.33, 1.6],
+]);

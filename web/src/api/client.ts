@@ -24,13 +24,30 @@ function cookie(name: string): string {
   return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
 }
 
-async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function request<T>(
+  method: string,
+  path: string,
+  body?: BodyInit,
+  type = 'application/json',
+): Promise<T> {
+  const response = await send(method, path, body, type);
+  const text = await response.text();
+  return (text ? JSON.parse(text) : undefined) as T;
+}
+
+/** The answer, which says that it was done; otherwise there is a problem. */
+async function send(
+  method: string,
+  path: string,
+  body?: BodyInit,
+  type = 'application/json',
+): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
       headers: {
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(body === undefined ? {} : { 'Content-Type': type }),
         ...(method === 'GET'
           ? {}
           : {
@@ -39,16 +56,15 @@ async function request<T>(method: string, path: string, body?: unknown): Promise
               'Idempotency-Key': crypto.randomUUID(),
             }),
       },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body,
     });
   } catch {
     throw new Problem(0, 'OFFLINE');
   }
-  const text = await response.text();
   if (response.ok) {
-    return (text ? JSON.parse(text) : undefined) as T;
+    return response;
   }
-  const problem = await asProblem(response, text);
+  const problem = await asProblem(response, await response.text());
   if (problem.code === 'SIGNED_OUT') {
     onSignedOut();
   }
@@ -74,8 +90,17 @@ export async function whoIsSignedIn(): Promise<Me | null> {
   return me ?? null;
 }
 
-export const post = <T = void>(path: string, body: unknown = {}) => request<T>('POST', path, body);
-export const put = <T = void>(path: string, body: unknown = {}) => request<T>('PUT', path, body);
+const json = (body: unknown) => JSON.stringify(body);
+
+export const post = <T = void>(path: string, body: unknown = {}) =>
+  request<T>('POST', path, json(body));
+export const put = <T = void>(path: string, body: unknown = {}) =>
+  request<T>('PUT', path, json(body));
+/** What is sent back is a file. */
+export const postForFile = async (path: string, body: unknown) =>
+  (await send('POST', path, json(body))).blob();
+/** Puts a file of sound where it belongs. */
+export const putFile = (path: string, file: File) => request('PUT', path, file, 'audio/wav');
 export const del = <T = void>(path: string) => request<T>('DELETE', path);
 
 /** What to tell a person of an error, whatever it is. */

@@ -4,6 +4,54 @@
  */
 
 export interface paths {
+    "/api/voicemail/{id}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["note"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail-by-telephone/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/tips": {
         parameters: {
             query?: never;
@@ -84,6 +132,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/hold-music": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["what"];
+        put: operations["replace"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/greetings/{mailbox}/{occasion}/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["type"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/greetings/{mailbox}/{occasion}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound"];
+        put: operations["upload"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["heard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/dealt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dealt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/softphone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["connect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/slots/{slot}/take": {
         parameters: {
             query?: never;
@@ -116,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outside/subscribers/{number}/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keys"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside/subscribers/{number}/hang-up": {
         parameters: {
             query?: never;
@@ -126,6 +334,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["hangUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/subscribers/{number}/handset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handset"];
         delete?: never;
         options?: never;
         head?: never;
@@ -180,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/greetings/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls": {
         parameters: {
             query?: never;
@@ -190,6 +430,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["call_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/to-mailbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["toMailbox"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/take-from-mailbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +820,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/voicemail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["letter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/transcript": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["transcript"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/opus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["saveSmall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["save"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voicemail-by-telephone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["how"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/to-call-back": {
         parameters: {
             query?: never;
@@ -603,7 +987,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -620,6 +1004,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["entry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/greetings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
         put?: never;
         post?: never;
         delete?: never;
@@ -660,6 +1060,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["course"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/sign-ins/{id}": {
         parameters: {
             query?: never;
@@ -687,6 +1103,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["leave_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/greetings/{mailbox}/{occasion}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -734,6 +1166,10 @@ export interface components {
             /** @enum {string} */
             callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
         };
+        Answered: {
+            sdp: string;
+            wideband: boolean;
+        };
         Answering: {
             device: string;
         };
@@ -746,6 +1182,10 @@ export interface components {
         Board: {
             whole: boolean;
             people: components["schemas"]["PersonView"][];
+        };
+        ByTelephone: {
+            extension?: string;
+            pinIsSet: boolean;
         };
         CallBackView: {
             id: string;
@@ -767,7 +1207,7 @@ export interface components {
             returned: components["schemas"]["Returned"];
             callBack: boolean;
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "SENT";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "SENT";
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -793,7 +1233,7 @@ export interface components {
             course: components["schemas"]["SegmentView"][];
             /** Format: int32 */
             earlier: number;
-            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "END_FOR_ALL" | "CLEAR")[];
+            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
         };
         ConferenceView: {
             mine: boolean;
@@ -801,11 +1241,21 @@ export interface components {
             limit: number;
             members: components["schemas"]["Member"][];
         };
+        Correction: {
+            text: string;
+        };
+        DeedView: {
+            name: string;
+            mine: boolean;
+            /** Format: date-time */
+            at: string;
+        };
         DeskPicture: {
             /** Format: date-time */
             now: string;
             calls: components["schemas"]["CallView"][];
             callBacks: components["schemas"]["CallBackView"][];
+            leaving: components["schemas"]["LeavingView"][];
             shelf: components["schemas"]["SlotView"][];
             people: components["schemas"]["PersonView"][];
             service: components["schemas"]["Service"];
@@ -817,6 +1267,7 @@ export interface components {
             emergency: boolean;
             afterAnswer: string;
             accessCodeDropped: boolean;
+            messages: boolean;
             problem?: string;
         };
         Failed: {
@@ -831,6 +1282,21 @@ export interface components {
             group: components["schemas"]["PartyView"];
             slot: components["schemas"]["SlotView"];
             dials: components["schemas"]["Dial"][];
+        };
+        GreetingView: {
+            /** @enum {string} */
+            occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+            text?: string;
+            /** Format: date-time */
+            made?: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        Handset: {
+            sdp: string;
+        };
+        HandsetAnswer: {
+            sdp: string;
         };
         HistoryEntry: {
             /** Format: int64 */
@@ -856,15 +1322,20 @@ export interface components {
             /** @enum {string} */
             ending?: "I_HUNG_UP" | "OTHER_HUNG_UP" | "WENT_ON" | "I_WAS_TAKEN_OUT" | "LOST" | "CUT_OFF";
             endedBy?: string;
+            /** @enum {string} */
+            message?: "LEFT" | "NOT_LEFT";
             course: components["schemas"]["SegmentView"][];
         };
         HistoryPage: {
             entries: components["schemas"]["HistoryEntry"][];
             next?: string;
         };
+        HoldMusicView: {
+            name?: string;
+        };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "OUTSIDE";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -882,6 +1353,26 @@ export interface components {
         };
         Keys: {
             digits: string;
+        };
+        LeavingView: {
+            call: string;
+            who: components["schemas"]["PartyView"];
+            line?: string;
+            /** Format: date-time */
+            since: string;
+            speaks: boolean;
+        };
+        Letter: {
+            message: components["schemas"]["MessageView"];
+            outline: number[];
+            words: components["schemas"]["Word"][];
+            corrected?: string;
+            numbers: components["schemas"]["Spoken"][];
+        };
+        MailboxView: {
+            mailbox: string;
+            line?: string;
+            greetings: components["schemas"]["GreetingView"][];
         };
         Me: {
             /** Format: int64 */
@@ -905,6 +1396,25 @@ export interface components {
             muted: boolean;
             away: boolean;
         };
+        MessageView: {
+            /** Format: int64 */
+            id: number;
+            who: components["schemas"]["PartyView"];
+            line?: string;
+            /** Format: date-time */
+            began: string;
+            /** Format: int64 */
+            length: number;
+            fresh: boolean;
+            heard: components["schemas"]["DeedView"];
+            dealt: components["schemas"]["DeedView"];
+            note: string;
+            passedBy?: string;
+            passedNote: string;
+            /** @enum {string} */
+            transcript: "WAITING" | "DONE" | "NONE";
+            firstWords: string;
+        };
         Mine: {
             device?: string;
             /** @enum {string} */
@@ -919,6 +1429,7 @@ export interface components {
         MyCalls: {
             calls: components["schemas"]["CallView"][];
             callBacks: components["schemas"]["CallBackView"][];
+            leaving: components["schemas"]["LeavingView"][];
         };
         NameAndPassword: {
             name: string;
@@ -934,11 +1445,18 @@ export interface components {
             present: string;
             next: string;
         };
+        Note: {
+            text: string;
+        };
         NoticeView: {
             what: string;
             about: {
                 [key: string]: string;
             };
+        };
+        Offered: {
+            device: string;
+            sdp: string;
         };
         OtherCall: {
             other: string;
@@ -967,13 +1485,18 @@ export interface components {
         };
         PartyView: {
             /** @enum {string} */
-            kind: "PERSON" | "GROUP" | "OUTSIDE" | "WITHHELD" | "EMERGENCY" | "SLOT" | "NOBODY";
+            kind: "PERSON" | "GROUP" | "OUTSIDE" | "WITHHELD" | "EMERGENCY" | "SLOT" | "NOBODY" | "MAILBOX" | "ATTENDANT";
             name: string;
             number?: string;
             place: string;
             /** Format: int64 */
             person?: number;
             dial?: string;
+        };
+        Passing: {
+            /** Format: int64 */
+            person: number;
+            note: string;
         };
         PersonView: {
             /** Format: int64 */
@@ -987,6 +1510,9 @@ export interface components {
             lamp: "FREE" | "RINGING" | "ON_CALL" | "AWAY" | "OFF";
             /** Format: date-time */
             since?: string;
+        };
+        Pin: {
+            pin: string;
         };
         Placed: {
             id: string;
@@ -1011,7 +1537,7 @@ export interface components {
         };
         SegmentView: {
             /** @enum {string} */
-            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "REFUSED";
+            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "MESSAGE" | "REFUSED";
             who: string[];
             mine: boolean;
             /** Format: date-time */
@@ -1023,6 +1549,9 @@ export interface components {
             behind: boolean;
             /** Format: int32 */
             refused: number;
+        };
+        Several: {
+            ids: number[];
         };
         SignInView: {
             id: string;
@@ -1039,9 +1568,17 @@ export interface components {
             label: string;
             waiting: components["schemas"]["Waiting"];
         };
+        Speaking: {
+            call: string;
+            legs: number[];
+        };
+        Spoken: {
+            shown: string;
+            dial: string;
+        };
         Stand: {
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "SENT";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "SENT";
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -1070,6 +1607,9 @@ export interface components {
         Switch: {
             on: boolean;
         };
+        Switched: {
+            on: boolean;
+        };
         Taken: {
             call?: string;
             device: string;
@@ -1084,6 +1624,9 @@ export interface components {
             to: string;
             /** @enum {string} */
             callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
+            mailbox?: boolean;
+            /** @enum {string} */
+            unanswered?: "BACK" | "MAILBOX";
         };
         Ties: {
             announces?: string;
@@ -1105,6 +1648,20 @@ export interface components {
             /** Format: int64 */
             rang: number;
         };
+        Typed: {
+            text: string;
+        };
+        TypedGreeting: {
+            text: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        VoicemailPage: {
+            messages: components["schemas"]["MessageView"][];
+            /** Format: int32 */
+            fresh: number;
+            next?: string;
+        };
         Waiting: {
             call: string;
             who: components["schemas"]["PartyView"];
@@ -1119,6 +1676,14 @@ export interface components {
             /** Format: date-time */
             back: string;
         };
+        Word: {
+            text: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            doubtful: boolean;
+        };
     };
     responses: never;
     parameters: never;
@@ -1127,58 +1692,152 @@ export interface components {
     pathItems: never;
 }
 export type SchemaAnnouncing = components['schemas']['Announcing'];
+export type SchemaAnswered = components['schemas']['Answered'];
 export type SchemaAnswering = components['schemas']['Answering'];
 export type SchemaArrival = components['schemas']['Arrival'];
 export type SchemaBoard = components['schemas']['Board'];
+export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallView = components['schemas']['CallView'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
+export type SchemaCorrection = components['schemas']['Correction'];
+export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDial = components['schemas']['Dial'];
 export type SchemaFailed = components['schemas']['Failed'];
 export type SchemaFound = components['schemas']['Found'];
+export type SchemaGreetingView = components['schemas']['GreetingView'];
+export type SchemaHandset = components['schemas']['Handset'];
+export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
+export type SchemaHoldMusicView = components['schemas']['HoldMusicView'];
 export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeys = components['schemas']['Keys'];
+export type SchemaLeavingView = components['schemas']['LeavingView'];
+export type SchemaLetter = components['schemas']['Letter'];
+export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMe = components['schemas']['Me'];
 export type SchemaMember = components['schemas']['Member'];
+export type SchemaMessageView = components['schemas']['MessageView'];
 export type SchemaMine = components['schemas']['Mine'];
 export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaMyCalls = components['schemas']['MyCalls'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
+export type SchemaNote = components['schemas']['Note'];
 export type SchemaNoticeView = components['schemas']['NoticeView'];
+export type SchemaOffered = components['schemas']['Offered'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
 export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
+export type SchemaPassing = components['schemas']['Passing'];
 export type SchemaPersonView = components['schemas']['PersonView'];
+export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
 export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaService = components['schemas']['Service'];
+export type SchemaSeveral = components['schemas']['Several'];
 export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
+export type SchemaSpeaking = components['schemas']['Speaking'];
+export type SchemaSpoken = components['schemas']['Spoken'];
 export type SchemaStand = components['schemas']['Stand'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
+export type SchemaSwitched = components['schemas']['Switched'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
 export type SchemaTarget = components['schemas']['Target'];
 export type SchemaTies = components['schemas']['Ties'];
 export type SchemaTips = components['schemas']['Tips'];
 export type SchemaToCallBack = components['schemas']['ToCallBack'];
+export type SchemaTyped = components['schemas']['Typed'];
+export type SchemaTypedGreeting = components['schemas']['TypedGreeting'];
+export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
 export type SchemaWaiting = components['schemas']['Waiting'];
+export type SchemaWord = components['schemas']['Word'];
 export type $defs = Record<string, never>;
 export interface operations {
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Correction"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Note"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pin"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     tips: {
         parameters: {
             query?: never;
@@ -1327,6 +1986,283 @@ export interface operations {
             };
         };
     };
+    what: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HoldMusicView"];
+                };
+            };
+        };
+    };
+    replace: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "audio/wav": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    type: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedGreeting"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
+    upload: {
+        parameters: {
+            query?: {
+                until?: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "audio/wav": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    pass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Passing"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    heard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Switched"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    dealt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Switched"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Several"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Several"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    connect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Offered"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Answered"];
+                };
+            };
+        };
+    };
     take: {
         parameters: {
             query?: never;
@@ -1413,6 +2349,30 @@ export interface operations {
             };
         };
     };
+    keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keys"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     hangUp: {
         parameters: {
             query?: never;
@@ -1430,6 +2390,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    handset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Handset"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandsetAnswer"];
+                };
             };
         };
     };
@@ -1501,6 +2487,30 @@ export interface operations {
             };
         };
     };
+    hear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Typed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
     call_1: {
         parameters: {
             query?: never;
@@ -1522,6 +2532,50 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Placed"];
                 };
+            };
+        };
+    };
+    toMailbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answering"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2027,6 +3081,160 @@ export interface operations {
             };
         };
     };
+    page: {
+        parameters: {
+            query?: {
+                onlyNew?: boolean;
+                text?: string;
+                before?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["VoicemailPage"];
+                };
+            };
+        };
+    };
+    letter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Letter"];
+                };
+            };
+        };
+    };
+    transcript: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt": string;
+                };
+            };
+        };
+    };
+    sound_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
+    saveSmall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/ogg": string;
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
+    how: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ByTelephone"];
+                };
+            };
+        };
+    };
     mine_1: {
         parameters: {
             query?: never;
@@ -2105,7 +3313,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: {
                 filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED";
@@ -2147,6 +3355,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HistoryEntry"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailboxView"][];
                 };
             };
         };
@@ -2193,6 +3421,31 @@ export interface operations {
             };
         };
     };
+    course: {
+        parameters: {
+            query?: {
+                from?: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SegmentView"][];
+                };
+            };
+        };
+    };
     end: {
         parameters: {
             query?: never;
@@ -2219,6 +3472,27 @@ export interface operations {
             header?: never;
             path: {
                 id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
             };
             cookie?: never;
         };

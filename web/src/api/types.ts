@@ -1,6 +1,7 @@
 /** Short names for the shapes the server describes. */
 export type {
   SchemaCallBackView as CallBackView,
+  SchemaByTelephone as ByTelephone,
   SchemaCallView as CallView,
   SchemaConferenceView as ConferenceView,
   SchemaDial as Dial,
@@ -9,7 +10,13 @@ export type {
   SchemaHistoryPage as HistoryPage,
   SchemaMe as Me,
   SchemaNewCall as NewCall,
+  SchemaHandsetAnswer as HandsetAnswer,
+  SchemaHoldMusicView as HoldMusicView,
   SchemaItem as Item,
+  SchemaLeavingView as LeavingView,
+  SchemaLetter as MessageLetter,
+  SchemaMailboxView as MailboxView,
+  SchemaMessageView as MessageView,
   SchemaMyCalls as MyCalls,
   SchemaBoard as Board,
   SchemaService as Service,
@@ -23,6 +30,9 @@ export type {
   SchemaSegmentView as SegmentView,
   SchemaSignInView as SignInView,
   SchemaSlotView as SlotView,
+  SchemaAnswered as SoftphoneAnswer,
+  SchemaSpeaking as Speaking,
   SchemaSubscriberView as SubscriberView,
   SchemaToCallBack as ToCallBack,
+  SchemaVoicemailPage as VoicemailPage,
 } from './schema';

@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { Cord } from '../cord/Cord';
 import { useNow } from '../live/now';
+import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
 import { CallButton } from './CallButton';
 import { nameOf } from './order';
@@ -63,6 +64,7 @@ export function Announcement({ call, caller }: Props) {
       </div>
       <div className="pr-4 pt-2">
         <Cord course={call.course} earlier={call.earlier} now={now} />
+        <Voices call={call} />
       </div>
       <div className="border-base-300 mt-3 mr-4 border-t border-dashed pt-2">
         <div className="flex flex-wrap items-baseline gap-x-4">

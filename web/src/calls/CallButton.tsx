@@ -7,6 +7,7 @@ import {
   IconCornerUpRight,
   IconMicrophone,
   IconMicrophoneOff,
+  IconMessage,
   IconPhone,
   IconPhoneOff,
   IconPhoneX,
@@ -47,6 +48,7 @@ const ICON: Partial<Record<Action, Icon>> = {
   ADD: IconUserPlus,
   MOVE_HERE: IconTransferIn,
   CALL_BACK: IconPhoneDone,
+  TO_MAILBOX: IconMessage,
   END_FOR_ALL: IconPhoneOff,
 };
 
@@ -98,6 +100,9 @@ function usualWord(call: CallView, action: Action): string {
   }
   if (action === 'CLEAR' && call.conference) {
     return 'action.LEAVE';
+  }
+  if (action === 'TO_MAILBOX' && call.phase === 'FAILED' && !call.announces) {
+    return 'action.LEAVE_MESSAGE';
   }
   if (action === 'JOIN' && !call.announces) {
     return 'action.JOIN_HELD';

@@ -4,6 +4,7 @@ import { LiveCord } from '../cord/Cord';
 import { TargetPicker } from '../dial/TargetPicker';
 import { useNow } from '../live/now';
 import { ParkPanel } from '../park/ParkPanel';
+import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
 import { CallButtons } from './CallButtons';
 import { KeysPanel } from './KeysPanel';
@@ -23,6 +24,7 @@ const LOOK: Record<CallView['phase'], string> = {
   UNATTENDED: 'border-accent',
   HELD: '',
   FAILED: 'border-error',
+  MESSAGE: 'border-secondary',
   SENT: 'border-dashed border-accent',
 };
 
@@ -89,6 +91,7 @@ export function CallStrip({ call }: { call: CallView }) {
         )}
       </div>
       {call.conference && <Members call={call} conference={call.conference} />}
+      <Voices call={call} />
       {!beside && (
         <div className="mt-2">
           <CallButtons call={call} wide />

@@ -1,11 +1,14 @@
 import { useTranslation } from 'react-i18next';
 import type { CallView, ConferenceView } from '../api/types';
+import { useSoundState } from '../sound/store';
 import { nameOf } from './order';
 import { member } from './services';
 
 /** Who else is in a conference, and what its starter can do with each of them. */
 export function Members({ call, conference }: { call: CallView; conference: ConferenceView }) {
   const { t } = useTranslation();
+  const speaking = useSoundState((sound) => sound.speaking);
+  const voices = speaking.find((each) => each.call === call.id)?.legs ?? [];
   return (
     <ul
       aria-label={t('conference.members')}
@@ -13,7 +16,8 @@ export function Members({ call, conference }: { call: CallView; conference: Conf
     >
       {conference.members.map((each) => {
         const name = nameOf(each.who, t('party.withheld'));
-        const state = each.away ? 'away' : each.muted ? 'muted' : 'in';
+        const speaks = voices.includes(each.leg);
+        const state = each.away ? 'away' : each.muted ? 'muted' : speaks ? 'speaks' : 'in';
         const can: [string, () => Promise<void>][] = [
           [each.muted ? 'unmute' : 'mute', () => member.mute(call, each)],
           ['aside', () => member.aside(call, each)],

@@ -24,6 +24,7 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   ADD: 'C',
   MOVE_HERE: 'X',
   CALL_BACK: 'F',
+  TO_MAILBOX: 'V',
   CLEAR: 'E',
 };
 

@@ -16,7 +16,7 @@ import type { CallView } from '../api/types';
 import { notify } from '../notices/store';
 import { type DropTarget, dropEffect } from './dropEffect';
 import { nameOf } from './order';
-import { attempt } from './services';
+import { attempt } from '../notices/attempt';
 
 /** Where calls can be dragged onto people, park slots and other calls, seeing what will happen. */
 export function DragBoard({ children }: { children: ReactNode }) {

@@ -47,20 +47,20 @@ function ontoPerson(
   const about = { name, to: person.name };
   const to = person.extension;
   if (call.actions.includes('DEFLECT')) {
-    return { words: t('drop.deflect', about), run: () => send(call, 'deflect', to) };
+    return { words: t('drop.deflect', about), run: () => send(call, 'deflect', { to }) };
   }
   if (call.actions.includes('TRANSFER') && !shift) {
     return {
       words: t('drop.putThrough', about),
       hint: t('drop.shiftAnnounce'),
-      run: () => send(call, 'put-through', to),
+      run: () => send(call, 'put-through', { to }),
     };
   }
   if (call.actions.includes('TRANSFER')) {
-    return { words: t('drop.announce', about), run: () => send(call, 'announce', to) };
+    return { words: t('drop.announce', about), run: () => send(call, 'announce', { to }) };
   }
   if (call.actions.includes('ADD')) {
-    return { words: t('drop.add', about), run: () => send(call, 'announce', to) };
+    return { words: t('drop.add', about), run: () => send(call, 'announce', { to }) };
   }
   return { words: t('drop.notNow', about) };
 }

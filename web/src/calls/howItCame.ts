@@ -10,6 +10,9 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
   if (call.returned) {
     return returned(call.returned, name, t);
   }
+  if (call.phase === 'MESSAGE') {
+    return t('how.message', { name });
+  }
   if (call.phase === 'SENT') {
     return [t('how.sentTo', { name: call.line }), hears(call, t)].join(' · ');
   }

@@ -1,7 +1,7 @@
-import { del, post, sentence } from '../api/client';
+import { del, post } from '../api/client';
 import type { CallView, ConferenceView, NewCall, PartyView } from '../api/types';
 import { device } from '../live/device';
-import { notify } from '../notices/store';
+import { attempt } from '../notices/attempt';
 import { callStore } from './store';
 
 export type Action = CallView['actions'][number];
@@ -16,11 +16,7 @@ export function placeCall(to: string, callerId?: CallerId): Promise<{ id: string
 
 /** Tells of a refusal as a notice. */
 async function orNotice(request: Promise<unknown>): Promise<void> {
-  try {
-    await request;
-  } catch (error) {
-    notify('problem', { sentence: sentence(error) });
-  }
+  await attempt(request);
 }
 
 /** Asks the exchange for a service; a refusal is shown as a notice. */
@@ -56,8 +52,19 @@ export function serve(call: CallView, action: Action): Promise<void> {
 /** The ways to send a call on. */
 export type Way = 'put-through' | 'announce' | 'deflect';
 
-export function send(call: CallView, way: Way, to: string): Promise<unknown> {
-  return post(`/api/calls/${call.id}/${way}`, way === 'announce' ? { to, device } : { to });
+/** What becomes of a call that was put through and that nobody takes there. */
+export type Unanswered = 'BACK' | 'MAILBOX';
+
+export interface SendTo {
+  to: string;
+  callerId?: CallerId;
+  /** Whether their mailbox is meant, without ringing them. */
+  mailbox?: boolean;
+  unanswered?: Unanswered;
+}
+
+export function send(call: CallView, way: Way, target: SendTo): Promise<unknown> {
+  return post(`/api/calls/${call.id}/${way}`, way === 'announce' ? { ...target, device } : target);
 }
 
 /** Takes a call that rings at a colleague, or the one ringing longest in my team. */
@@ -108,9 +115,6 @@ export const member = {
   aside: (call: CallView, { leg }: Member) =>
     orNotice(post(`/api/calls/${call.id}/members/${leg}/aside`, { device })),
 };
-
-/** Does something a drop asked for; a refusal is shown as a notice. */
-export const attempt = orNotice;
 
 export async function sendDigits(call: CallView, digits: string): Promise<void> {
   await orNotice(post(`/api/calls/${call.id}/digits`, { digits }));

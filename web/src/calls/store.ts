@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { CallBackView, CallView, MyCalls } from '../api/types';
+import type { CallBackView, CallView, LeavingView, MyCalls } from '../api/types';
 
 /**
  * What can be open in a call's strip, one at a time: the choice of a target, of somebody to add, or of
@@ -10,12 +10,14 @@ export type Panel = 'TRANSFER' | 'ADD' | 'PARK' | 'KEYS';
 interface Calls {
   calls: CallView[];
   callBacks: CallBackView[];
+  /** Who leaves a message in a mailbox of mine right now. */
+  leaving: LeavingView[];
   panel: { call: string; what: Panel } | null;
   /** The call the keys mean, when one was chosen. */
   chosen: string;
 }
 
-const NONE: Calls = { calls: [], callBacks: [], panel: null, chosen: '' };
+const NONE: Calls = { calls: [], callBacks: [], leaving: [], panel: null, chosen: '' };
 
 /** My calls, and what I have opened of them. */
 export const useCallStore = create<Calls>(() => NONE);
@@ -24,10 +26,11 @@ export const useCalls = () => useCallStore((store) => store.calls);
 
 export const callStore = {
   /** What the server says of my calls. A call that has ended is no longer chosen. */
-  take: ({ calls, callBacks }: MyCalls) =>
+  take: ({ calls, callBacks, leaving }: MyCalls) =>
     useCallStore.setState(({ chosen }) => ({
       calls,
       callBacks,
+      leaving,
       chosen: calls.some((call) => call.id === chosen) ? chosen : '',
     })),
   choose: (chosen: string) => useCallStore.setState({ chosen }),

@@ -1,3 +1,4 @@
+import { Suspense, lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallBackView, CallView } from '../api/types';
 import { Announcement } from '../calls/Announcement';
@@ -12,7 +13,9 @@ import { Tips } from '../frame/Tips';
 import { Shelf } from '../park/Shelf';
 import { People } from '../people/People';
 import { timeOfDay } from '../words/time';
-import { Worklist } from './Worklist';
+
+/** Nobody waits for it who has a call. */
+const Worklist = lazy(() => import('./Worklist').then((it) => ({ default: it.Worklist })));
 
 /** The main view: dialling, the calls in hand, the people and the park slots, all in sight. */
 export function Desk() {
@@ -64,7 +67,7 @@ function InHand() {
           </li>
         ))}
       </ul>
-      {calls.length === 0 && <Worklist />}
+      <Suspense>{calls.length === 0 && <Worklist />}</Suspense>
     </section>
   );
 }

@@ -1,16 +1,21 @@
+import { IconMessage } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { get, sentence } from '../api/client';
-import type { SlotView, ToCallBack } from '../api/types';
+import type { MessageView, SlotView, ToCallBack } from '../api/types';
 import { nameOf } from '../calls/order';
 import { takeParked } from '../calls/services';
+import { useCallStore } from '../calls/store';
 import { useNow } from '../live/now';
 import { useShelf } from '../park/store';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { useMe } from '../session/session';
+import { Leaving } from '../voicemail/Leaving';
+import { useNewMessages } from '../voicemail/messages';
 import { clockTime, dayOf, longDay, timeOfDay } from '../words/time';
 
-/** What waits for me while I have no call: callers parked for me, and missed calls to return. */
+/** What waits for me while I have no call: callers parked for me, new messages, missed calls to return. */
 export function Worklist() {
   const { t } = useTranslation();
   const me = useMe();
@@ -19,33 +24,38 @@ export function Worklist() {
     queryKey: ['to-call-back'],
     queryFn: () => get<ToCallBack[]>('/api/to-call-back'),
   });
-  const calls = data ?? [];
+  const messages = (useNewMessages()?.messages ?? []).toReversed();
+  const leaving = useCallStore((store) => store.leaving).length;
+  // Whoever has left a message too waits once.
+  const written = new Set(messages.map((message) => message.who.dial));
+  const calls = (data ?? []).filter((each) => !written.has(each.who.dial));
+  const count = calls.length + parked.length + messages.length + leaving;
   return (
     <section aria-label={t('worklist.title')} className="mt-4 flex flex-col">
       <h2 className="mb-2 flex items-baseline gap-3 font-bold">
         {t('worklist.title')}
-        <span className="quiet text-sm font-normal">
-          {data && t('worklist.count', { count: calls.length + parked.length })}
-        </span>
+        <span className="quiet text-sm font-normal">{data && t('worklist.count', { count })}</span>
       </h2>
       {error && (
         <p role="alert" className="text-error font-semibold">
           {sentence(error)}
         </p>
       )}
-      {calls.length + parked.length > 0 && (
+      <Leaving />
+      {calls.length + parked.length + messages.length > 0 && (
         <ul className="sheet divide-base-300 divide-y">
           {parked.map((slot) => (
             <ParkedForMe key={slot.slot} slot={slot} />
+          ))}
+          {messages.map((message) => (
+            <NewMessage key={message.id} message={message} />
           ))}
           {calls.map((each) => (
             <Missed key={each.who.dial} missed={each} />
           ))}
         </ul>
       )}
-      {data && calls.length + parked.length === 0 && (
-        <p className="quiet">{t('worklist.nothing')}</p>
-      )}
+      {data && count === 0 && <p className="quiet">{t('worklist.nothing')}</p>}
     </section>
   );
 }
@@ -84,12 +94,44 @@ function ParkedForMe({ slot }: { slot: SlotView }) {
   );
 }
 
+function NewMessage({ message }: { message: MessageView }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  const about = [
+    message.who.place,
+    message.who.name === message.who.number ? '' : message.who.number,
+    message.line ? t('history.onLine', { line: message.line }) : '',
+    t('worklist.message', { length: clockTime(message.length) }),
+  ];
+  return (
+    <li className={ROW}>
+      <p className="min-w-0 flex-1">
+        <span className="font-semibold">{nameOf(message.who, t('party.withheld'))}</span>{' '}
+        <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
+        {message.firstWords && (
+          <span className="block truncate">
+            {t('worklist.quoted', { words: message.firstWords })}
+          </span>
+        )}
+      </p>
+      <p className="quiet text-sm">{moment(message.began, now)}</p>
+      <Link to={`/voicemail?message=${message.id}`} className="btn btn-sm btn-primary">
+        <IconMessage size={16} aria-hidden="true" />
+        {t('worklist.open')}
+      </Link>
+    </li>
+  );
+}
+
+/** The time, with the day when it is not this one. */
+function moment(at: string, now: number): string {
+  return (dayOf(at) === dayOf(now) ? '' : `${longDay(at, now)}, `) + timeOfDay(at);
+}
+
 function Missed({ missed }: { missed: ToCallBack }) {
   const { t } = useTranslation();
   const now = useNow();
   const name = nameOf(missed.who, t('party.withheld'));
-  const moment = (at: string) =>
-    (dayOf(at) === dayOf(now) ? '' : `${longDay(at, now)}, `) + timeOfDay(at);
   const about = [
     missed.who.place,
     missed.who.name === missed.who.number ? '' : missed.who.number,
@@ -105,10 +147,10 @@ function Missed({ missed }: { missed: ToCallBack }) {
         {missed.times > 1
           ? t('worklist.times', {
               count: missed.times,
-              since: moment(missed.since),
-              last: moment(missed.last),
+              since: moment(missed.since, now),
+              last: moment(missed.last, now),
             })
-          : moment(missed.since)}
+          : moment(missed.since, now)}
       </p>
       <CallPartyButton party={missed.who} word={t('worklist.call')} />
     </li>

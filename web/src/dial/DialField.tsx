@@ -8,7 +8,7 @@ import { useCallStore, useCalls } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
 import { useOnce } from '../live/useOnce';
-import { usePreferences } from '../preferences/preferences';
+import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
 import { Keypad } from './Keypad';
 import { stepped, useFinder } from './finder';
@@ -26,7 +26,6 @@ export function DialField() {
   const [keypad, setKeypad] = useState(false);
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<CallerId>();
-  const usual = usePreferences().preference?.callerId ?? 'DIRECT';
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
   const sendsDigits = useCallStore(
@@ -154,21 +153,13 @@ export function DialField() {
           </button>
         )}
         {options[chosen]?.kind === 'number' && (
-          <select
-            aria-label={t('callerId.label')}
-            className="select select-sm w-40 max-sm:w-24"
-            value={callerId ?? usual}
-            onChange={(event) => {
-              setCallerId(event.target.value as CallerId);
+          <CallerIdSelect
+            value={callerId}
+            onChoose={(chosenId) => {
+              setCallerId(chosenId);
               focus();
             }}
-          >
-            {(['DIRECT', 'OFFICE', 'WITHHELD'] as const).map((each) => (
-              <option key={each} value={each}>
-                {t(`callerId.${each}`)}
-              </option>
-            ))}
-          </select>
+          />
         )}
         <button
           type="button"

@@ -1,4 +1,5 @@
 import { IconParking, IconPhone, IconUsers } from '@tabler/icons-react';
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../frame/KeyCap';
 import { Lamp } from '../people/Lamp';
@@ -16,8 +17,15 @@ interface Props {
 /** One line of the dial field's results. The field itself handles the keys. */
 export function DialOption({ id, option, chosen, onPoint, onChoose }: Props) {
   const { t } = useTranslation();
+  const line = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (chosen) {
+      line.current?.scrollIntoView({ block: 'nearest' });
+    }
+  }, [chosen]);
   return (
     <li
+      ref={line}
       id={id}
       role="option"
       aria-selected={chosen}
@@ -86,6 +94,7 @@ function OptionText({ option }: { option: Choice }) {
   const { dial } = option;
   const notes = [
     dial.emergency ? t('dial.emergency') : dial.place,
+    dial.messages ? t('dial.messages') : '',
     dial.accessCodeDropped ? t('dial.accessCode') : '',
     dial.afterAnswer
       ? t('dial.afterAnswer', { digits: dial.afterAnswer.replaceAll('p', ' ').trim() })

@@ -3,10 +3,12 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { CallView } from '../api/types';
 import { nameOf } from '../calls/order';
-import { type Way, send } from '../calls/services';
+import { type CallerId, type Unanswered, type Way, send } from '../calls/services';
 import { callStore } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useOnce } from '../live/useOnce';
+import { useMe } from '../session/session';
+import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
 import { stepped, useFinder } from './finder';
 
@@ -26,7 +28,9 @@ export function TargetPicker({ call, adding }: Props) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
   const [error, setError] = useState('');
-  const { wanted, options, hint, pick } = useFinder(text, MOST);
+  const [callerId, setCallerId] = useState<CallerId>();
+  const [unanswered, setUnanswered] = useState<Unanswered>();
+  const { wanted, options, hint, pick } = useFinder(text, MOST, useMe().id);
   const ways = waysOf(call, adding);
   const name = nameOf(call.other, t('party.withheld'));
 
@@ -34,18 +38,20 @@ export function TargetPicker({ call, adding }: Props) {
 
   const { run, busy } = useOnce(
     useCallback(
-      async (way: Way) => {
+      async (way: Way, mailbox = false) => {
         if (wanted === '') {
           return;
         }
         try {
-          await send(call, way, await pick(chosen));
+          const to = await pick(chosen);
+          const after = way === 'put-through' ? unanswered : undefined;
+          await send(call, way, { to, callerId, mailbox, unanswered: after });
           callStore.closePanel();
         } catch (problem) {
           setError(sentence(problem));
         }
       },
-      [call, wanted, chosen, pick],
+      [call, wanted, chosen, pick, callerId, unanswered],
     ),
   );
 
@@ -55,12 +61,19 @@ export function TargetPicker({ call, adding }: Props) {
       setChosen(stepped(event.key, chosen, options.length));
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      void run((event.shiftKey && ways[1]) || ways[0]);
+      if (event.altKey && toMailbox) {
+        void run(ways[0], true);
+      } else {
+        void run((event.shiftKey && ways[1]) || ways[0]);
+      }
     } else if (event.key === 'Escape') {
       callStore.closePanel();
     }
   }
 
+  const inside = ['person', 'group'].includes(options[chosen]?.kind ?? '');
+  const toMailbox = inside && !adding;
+  const focus = () => document.getElementById(`${id}-field`)?.focus();
   const word: Record<Way, string> = {
     'put-through': t('target.putThrough'),
     announce: t(adding ? 'target.ring' : 'target.announce'),
@@ -93,6 +106,15 @@ export function TargetPicker({ call, adding }: Props) {
           onKeyDown={pressed}
           className="input bg-base-100 min-w-52 flex-1"
         />
+        {options[chosen]?.kind === 'number' && (
+          <CallerIdSelect
+            value={callerId}
+            onChoose={(chosenId) => {
+              setCallerId(chosenId);
+              focus();
+            }}
+          />
+        )}
         {ways
           .filter((way) => way !== undefined)
           .map((way, index) => (
@@ -106,10 +128,40 @@ export function TargetPicker({ call, adding }: Props) {
               {word[way]} <KeyCap name={index === 0 ? 'Enter' : '⇧ Enter'} />
             </button>
           ))}
+        {toMailbox && (
+          <button
+            type="button"
+            className="btn btn-plain"
+            aria-disabled={busy}
+            onClick={() => void run(ways[0], true)}
+          >
+            {t('target.mailbox')} <KeyCap name="Alt Enter" />
+          </button>
+        )}
         <button type="button" className="btn btn-plain" onClick={callStore.closePanel}>
           {t('target.cancel')} <KeyCap name="Esc" />
         </button>
       </div>
+      {inside && ways[0] === 'put-through' && (
+        <label className="quiet flex flex-wrap items-center gap-2 pt-2 text-sm">
+          {t('target.unanswered')}
+          <select
+            className="select select-sm w-52"
+            value={unanswered ?? ''}
+            onChange={(event) => {
+              setUnanswered((event.target.value || undefined) as Unanswered | undefined);
+              focus();
+            }}
+          >
+            <option value="">{t('target.then.USUAL')}</option>
+            {(['BACK', 'MAILBOX'] as const).map((each) => (
+              <option key={each} value={each}>
+                {t(`target.then.${each}`)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       <div role="alert">
         {(error || hint) && <p className="text-error pt-2 font-semibold">{error || hint}</p>}
       </div>

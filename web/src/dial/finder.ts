@@ -17,11 +17,19 @@ function finding(text: string) {
  * Finds what can be called or sent to while somebody types.
  *
  * @param most at most so many, the best first
+ * @param without the person who is not to be offered
  */
-export function useFinder(text: string, most = 20) {
+export function useFinder(text: string, most = 20, without?: number) {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const wanted = text.trim();
+  const offered = useCallback(
+    (found: Found) =>
+      choices(found)
+        .filter((each) => each.kind !== 'person' || each.person.id !== without)
+        .slice(0, most),
+    [most, without],
+  );
   const { data } = useQuery({
     ...finding(wanted),
     enabled: wanted !== '',
@@ -31,17 +39,17 @@ export function useFinder(text: string, most = 20) {
   /** Enter can be faster than the results: what counts is what the text as it stands finds. */
   const pick = useCallback(
     async (chosen: number) => {
-      const found = choices(await queries.fetchQuery(finding(wanted))).slice(0, most);
+      const found = offered(await queries.fetchQuery(finding(wanted)));
       return found[Math.min(chosen, found.length - 1)]?.to ?? wanted;
     },
-    [queries, wanted, most],
+    [queries, wanted, offered],
   );
 
   const refused = data?.dials.find((each) => each.problem);
 
   return {
     wanted,
-    options: wanted === '' || !data ? [] : choices(data).slice(0, most),
+    options: wanted === '' || !data ? [] : offered(data),
     hint: wanted !== '' && refused ? t(`problem.${refused.problem}`, { text: refused.shown }) : '',
     pick,
   };

@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { Suspense, lazy, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { CallsElsewhere } from '../calls/CallsElsewhere';
 import { useCallKeys } from '../calls/callKeys';
@@ -8,9 +8,23 @@ import { useAlerts } from '../ring/alerts';
 import { useMe } from '../session/session';
 import { Banner } from './Banner';
 import { Header } from './Header';
-import { KeysDialog } from './KeysDialog';
 import { useKeys } from './keys';
 import { tabs } from './tabs';
+
+const KeysDialog = lazy(() => import('./KeysDialog').then((it) => ({ default: it.KeysDialog })));
+
+/** After the page is there: nobody waits for it, and it is part of no view. */
+function startSound() {
+  let stop: (() => void) | undefined;
+  let over = false;
+  void import('../sound/softphone').then(({ startSoftphone }) => {
+    stop = over ? undefined : startSoftphone();
+  });
+  return () => {
+    over = true;
+    stop?.();
+  };
+}
 
 /** What surrounds every view: tabs, my state, banners, notices, and calls that need me. */
 export function Frame({ children }: { children: ReactNode }) {
@@ -20,6 +34,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const [keysOpen, setKeysOpen] = useState(false);
   useAlerts();
   useCallKeys();
+  useEffect(startSound, []);
   useKeys(
     useMemo(
       () => [
@@ -43,7 +58,7 @@ export function Frame({ children }: { children: ReactNode }) {
         {children}
       </main>
       <Notices />
-      {keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}
+      <Suspense>{keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}</Suspense>
     </div>
   );
 }

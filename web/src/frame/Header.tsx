@@ -1,23 +1,26 @@
-import {
-  IconBellOff,
-  IconChevronDown,
-  IconDeviceDesktop,
-  IconPlugConnectedX,
-} from '@tabler/icons-react';
-import { useEffect, useRef, useState } from 'react';
+import { IconChevronDown } from '@tabler/icons-react';
+import { Suspense, lazy, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
-import { useLine } from '../live/line';
 import { Lamp } from '../people/Lamp';
 import { usePeople } from '../people/store';
-import { PreferencesDialog } from '../preferences/PreferencesDialog';
-import { useSound } from '../ring/sound';
-import { PasswordDialog } from '../session/PasswordDialog';
-import { SignInsDialog } from '../session/SignInsDialog';
 import { useMe } from '../session/session';
+import { useFresh } from '../voicemail/messages';
+import { DeviceChip } from './DeviceChip';
 import { Mark } from './Mark';
 import { PersonMenu } from './PersonMenu';
 import { tabs } from './tabs';
+
+/** Sheets load when they are opened. */
+const PreferencesDialog = lazy(() =>
+  import('../preferences/PreferencesDialog').then((it) => ({ default: it.PreferencesDialog })),
+);
+const PasswordDialog = lazy(() =>
+  import('../session/PasswordDialog').then((it) => ({ default: it.PasswordDialog })),
+);
+const SignInsDialog = lazy(() =>
+  import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
+);
 
 /** The band along the top: the tabs, and always in sight my number, device and state. */
 export function Header({ onKeys }: { onKeys: () => void }) {
@@ -47,6 +50,7 @@ export function Header({ onKeys }: { onKeys: () => void }) {
             }
           >
             {t(tab.word)}
+            {tab.path === '/voicemail' && <Fresh />}
           </NavLink>
         ))}
       </nav>
@@ -58,42 +62,18 @@ export function Header({ onKeys }: { onKeys: () => void }) {
   );
 }
 
-/** Which device rings and speaks, and whether calls reach it at all. */
-function DeviceChip() {
+/** How many messages are new. */
+function Fresh() {
   const { t } = useTranslation();
-  const connection = useLine((line) => line.connection);
-  const sound = useSound();
-  const state = connection !== 'live' ? 'noCalls' : sound.blocked ? 'silent' : 'rings';
-  const Icon = { noCalls: IconPlugConnectedX, silent: IconBellOff, rings: IconDeviceDesktop }[
-    state
-  ];
-  const body = (
-    <>
-      <Icon size={18} aria-hidden="true" />
-      <span className="leading-tight">
-        <span className="block font-semibold">{t('device.thisComputer')}</span>
-        <span className={`block text-xs ${state === 'rings' ? 'opacity-80' : 'text-accent'}`}>
-          {t(`device.${state}`)}
-        </span>
-      </span>
-    </>
-  );
-  return state === 'silent' ? (
-    <button
-      type="button"
-      className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
-      onClick={sound.unlock}
+  const fresh = useFresh();
+  return fresh > 0 ? (
+    <span
+      aria-label={t('voicemail.count', { count: fresh })}
+      className="bg-accent text-accent-content ml-2 rounded px-1.5 py-0.5 text-sm font-bold"
     >
-      {body}
-    </button>
-  ) : (
-    <p
-      role="status"
-      className="chip flex h-10 items-center gap-2 px-3 text-sm max-sm:[&_span_span:first-child]:hidden"
-    >
-      {body}
-    </p>
-  );
+      {fresh}
+    </span>
+  ) : null;
 }
 
 function PersonChip({ onKeys }: { onKeys: () => void }) {
@@ -156,9 +136,11 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
           onSignIns={() => setDialog('signIns')}
         />
       )}
-      {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
-      {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
-      {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
+      <Suspense>
+        {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+        {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
+        {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
+      </Suspense>
     </div>
   );
 }

@@ -85,6 +85,11 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
 type Translate = ReturnType<typeof useTranslation>['t'];
 
 function outcome(entry: HistoryEntry, t: Translate): string {
+  const result = resultOf(entry, t);
+  return entry.message ? t(`history.message.${entry.message}`, { outcome: result }) : result;
+}
+
+function resultOf(entry: HistoryEntry, t: Translate): string {
   if (entry.result === 'ANSWERED_ELSEWHERE' && !entry.answeredBy) {
     return t('history.result.ANSWERED_OUTSIDE');
   }

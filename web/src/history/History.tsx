@@ -7,11 +7,10 @@ import { get, sentence } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
 import { useSettled } from '../live/useSettled';
-import { dayOf, longDay } from '../words/time';
+import { dayOf, dayTitle } from '../words/time';
 import { Entry } from './Entry';
 
 const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED'] as const;
-const DAY_MS = 86_400_000;
 /** Whoever pauses so long while typing wants to see what there is. */
 const TYPING_MS = 150;
 /** Of an entry that has not been drawn yet. */
@@ -114,7 +113,6 @@ interface ListProps {
 
 /** The entries, of which only those in sight are drawn; the first of each day says which day it is. */
 function Entries({ entries, scrolled }: ListProps) {
-  const { t } = useTranslation();
   const now = useNow();
   // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoized
   const list = useVirtualizer({
@@ -124,13 +122,6 @@ function Entries({ entries, scrolled }: ListProps) {
     getItemKey: (index) => entries[index]?.id ?? index,
     overscan: 8,
   });
-  const title = (began: string) =>
-    dayOf(began) === dayOf(now)
-      ? t('history.today')
-      : dayOf(began) === dayOf(now - DAY_MS)
-        ? t('history.yesterday')
-        : longDay(began, now);
-
   return (
     <ul className="relative" style={{ height: list.getTotalSize() }}>
       {list.getVirtualItems().map(({ key, index, start }) => {
@@ -147,7 +138,7 @@ function Entries({ entries, scrolled }: ListProps) {
           >
             {firstOfDay && (
               <h2 className="bg-base-200 border-base-300 border-b px-4 py-1.5 text-sm font-bold">
-                {title(entry.began)}
+                {dayTitle(entry.began, now)}
               </h2>
             )}
             <Entry entry={entry} />

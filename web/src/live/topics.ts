@@ -1,9 +1,10 @@
 import type { QueryClient } from '@tanstack/react-query';
-import type { Board, Item, MyCalls, NoticeView, Service, SlotView } from '../api/types';
+import type { Board, Item, MyCalls, NoticeView, Service, SlotView, Speaking } from '../api/types';
 import { callStore } from '../calls/store';
 import { noticeStore } from '../notices/store';
 import { shelfStore } from '../park/store';
 import { peopleStore } from '../people/store';
+import { soundStore } from '../sound/store';
 import { line, useLine } from './line';
 
 type Topic = Item['topic'];
@@ -31,7 +32,9 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
     }
   },
   HISTORY: (_, queries) => void askAgain(queries, 'history'),
+  VOICEMAIL: (_, queries) => void askAgain(queries, 'voicemail'),
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
+  SPEAKING: (data) => soundStore.take(data as Speaking[]),
   OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),
 };
 
@@ -44,7 +47,7 @@ export function take(items: Item[], queries: QueryClient) {
 
 /** Forgets everything the server has said. */
 export function forget() {
-  for (const store of [line, callStore, peopleStore, shelfStore, noticeStore]) {
+  for (const store of [line, callStore, peopleStore, shelfStore, noticeStore, soundStore]) {
     store.reset();
   }
 }

@@ -5,6 +5,10 @@ import { del, get, put, sentence } from '../api/client';
 import type { Outside as Network, SubscriberView } from '../api/types';
 import { notify } from '../notices/store';
 import { Played } from './Played';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 const KEY = ['outside'];
 

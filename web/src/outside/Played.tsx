@@ -5,6 +5,8 @@ import { post } from '../api/client';
 import type { OutsideCallView, SubscriberView } from '../api/types';
 import { useNow } from '../live/now';
 import { usePeople } from '../people/store';
+import { type Handset, useHandset } from './handset';
+import { troubleOf } from '../sound/store';
 import { clockTime } from '../words/time';
 
 interface Props {
@@ -19,6 +21,7 @@ export function Played({ subscriber, change }: Props) {
   const list = useId();
   const call = subscriber.calls[0];
   const base = `/api/outside/subscribers/${subscriber.number}`;
+  const handset = useHandset(subscriber.number, call?.state === 'TALKING');
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
@@ -39,6 +42,21 @@ export function Played({ subscriber, change }: Props) {
       {call ? (
         <>
           <CallLine call={call} />
+          <HandsetState state={handset} />
+          {call.state === 'TALKING' && (
+            <div role="group" aria-label={t('outside.keys')} className="mt-2 flex flex-wrap gap-1">
+              {[...'1234567890*#'].map((key) => (
+                <button
+                  key={key}
+                  type="button"
+                  className="btn btn-sm btn-plain w-9"
+                  onClick={() => void change(post(`${base}/keys`, { digits: key }))}
+                >
+                  {key}
+                </button>
+              ))}
+            </div>
+          )}
           <div className="mt-3 flex gap-2">
             {call.state === 'RINGING' && (
               <button
@@ -96,6 +114,17 @@ export function Played({ subscriber, change }: Props) {
         </form>
       )}
     </li>
+  );
+}
+
+/** Whether one is heard and hears as this subscriber. */
+function HandsetState({ state }: { state: Handset }) {
+  const { t } = useTranslation();
+  const trouble = troubleOf(state.microphone) || (state.live ? '' : 'lost');
+  return (
+    <p role="status" className={trouble ? 'text-error font-semibold' : 'quiet'}>
+      {trouble ? t(`sound.trouble.${trouble}`) : t(`outside.handset.${state.microphone}`)}
+    </p>
   );
 }
 

@@ -1,11 +1,12 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
-import type { CallView } from '../api/types';
 import { activeCall, nameOf } from '../calls/order';
 import { useCalls } from '../calls/store';
-import { showNotifications } from './notifications';
-import { sound, soundEntry, useSound } from './sound';
+import { toneFor, useSoundSettings } from '../sound/settings';
+import { useNewMessages } from '../voicemail/messages';
+import { showNotifications, tell } from './notifications';
+import { sound, useSound } from './sound';
 
 /** Makes incoming calls noticed: by sound, by a desktop notification, by the title of the page. */
 export function useAlerts() {
@@ -14,32 +15,39 @@ export function useAlerts() {
   const { pathname } = useLocation();
   const blocked = useSound((state) => state.blocked);
   const ringing = calls.filter((call) => call.phase === 'RINGING');
-  const audible = ringing.some((call) => !call.silenced);
+  const loud = ringing.find((call) => !call.silenced);
+  const audible = loud !== undefined;
+  const settings = useSoundSettings();
+  const tone = loud ? toneFor(loud.other, settings) : 'ring';
   const inCall = activeCall(calls) !== undefined;
 
   useEffect(() => {
-    sound(!audible || blocked ? 'none' : inCall ? 'waiting' : 'ring');
-  }, [audible, inCall, blocked]);
+    sound(!audible || blocked ? 'none' : inCall ? 'waiting' : tone);
+  }, [audible, inCall, blocked, tone]);
 
   useEffect(() => () => sound('none'), []);
 
-  const before = useRef(new Map<string, number>());
+  const fresh = useNewMessages();
+  const newest = fresh?.messages[0];
+  const known = useRef<number>(undefined);
   useEffect(() => {
-    const active = activeCall(calls);
-    // Of every call, also a held one: whoever goes back to a conference hears nobody enter.
-    const known = active && before.current.get(active.id);
-    if (active && known !== undefined && membersOf(active) > Math.max(1, known)) {
-      soundEntry();
+    if (fresh && known.current !== undefined && newest && newest.id > known.current) {
+      tell(
+        t('voicemail.from', { name: nameOf(newest.who, t('party.withheld')) }),
+        newest.line ?? '',
+      );
     }
-    before.current = new Map(calls.map((call) => [call.id, membersOf(call)]));
-  }, [calls]);
+    if (fresh) {
+      known.current = Math.max(known.current ?? 0, newest?.id ?? 0);
+    }
+  }, [fresh, newest, t]);
 
   useEffect(() => {
     const first = ringing[0];
     const view = t(`tab.${pathname.slice(1) || 'desk'}`);
     document.title = first
       ? t('title.ringing', { name: nameOf(first.other, t('party.withheld')) })
-      : t('title.view', { view });
+      : t(fresh?.fresh ? 'title.waiting' : 'title.view', { view, count: fresh?.fresh });
     showNotifications(
       ringing.map((call) => ({
         id: call.id,
@@ -48,8 +56,4 @@ export function useAlerts() {
       })),
     );
   });
-}
-
-function membersOf(call: CallView): number {
-  return call.conference?.members.length ?? 0;
 }

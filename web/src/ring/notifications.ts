@@ -22,16 +22,23 @@ export function showNotifications(ringing: { id: string; title: string; body: st
   }
   for (const call of ringing) {
     if (!shown.has(call.id)) {
-      const notification = new Notification(call.title, {
-        body: call.body,
-        tag: call.id,
-        icon: '/mark.svg',
-      });
-      notification.onclick = () => {
-        window.focus();
-        notification.close();
-      };
-      shown.set(call.id, notification);
+      shown.set(call.id, show(call.title, call.body, call.id));
     }
   }
+}
+
+/** Tells something once, where that is allowed. */
+export function tell(title: string, body: string) {
+  if ('Notification' in window && Notification.permission === 'granted') {
+    show(title, body, title);
+  }
+}
+
+function show(title: string, body: string, tag: string): Notification {
+  const notification = new Notification(title, { body, tag, icon: '/mark.svg' });
+  notification.onclick = () => {
+    window.focus();
+    notification.close();
+  };
+  return notification;
 }

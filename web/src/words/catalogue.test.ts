@@ -13,7 +13,9 @@ function files(ending: string): string[] {
 
 const catalogue = Object.assign(
   {},
-  ...files('words.en.json').map((file) => JSON.parse(readFileSync(file, 'utf8')) as object),
+  ...files('words.en.json')
+    .concat(files('words.view.en.json'))
+    .map((file) => JSON.parse(readFileSync(file, 'utf8')) as object),
 ) as Record<string, unknown>;
 
 function has(key: string): boolean {
@@ -66,7 +68,7 @@ test('every word the pages show is in the catalogue', () => {
 });
 
 test('no feature uses the words of another by the same name', () => {
-  const keys = files('words.en.json').flatMap((file) =>
+  const keys = files('.en.json').flatMap((file) =>
     Object.keys(JSON.parse(readFileSync(file, 'utf8')) as object),
   );
   expect(new Set(keys).size).toBe(keys.length);

@@ -13,3 +13,8 @@ void i18next.use(initReactI18next).init({
   resources: { en: { translation: Object.assign({}, ...Object.values(features)) as object } },
   interpolation: { escapeValue: false },
 });
+
+/** Words of a view that loads when it is opened, and brings them along. */
+export function addWords(words: object) {
+  i18next.addResourceBundle('en', 'translation', words, /* deep */ true, /* overwrite */ true);
+}

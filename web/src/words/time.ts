@@ -69,3 +69,15 @@ export function dayAndTime(instant: string): string {
     minute: '2-digit',
   });
 }
+
+const DAY_MS = 86_400_000;
+
+/** A day as one says it: today, yesterday, or spelled out. */
+export function dayTitle(instant: string, now: number): string {
+  if (dayOf(instant) === dayOf(now)) {
+    return i18next.t('history.today');
+  }
+  return dayOf(instant) === dayOf(now - DAY_MS)
+    ? i18next.t('history.yesterday')
+    : longDay(instant, now);
+}

@@ -46,7 +46,7 @@ final class BigOffice {
               Integer.toString(firstExtension + i),
               number.apply(i),
               new Person.Place("T" + i / 10, "S"),
-              new Person.Calls(ringTime, true, CallerIdChoice.WITHHELD)));
+              new Person.Calls(ringTime, true, CallerIdChoice.WITHHELD, false)));
     }
     Exchange exchange =
         new Exchange(

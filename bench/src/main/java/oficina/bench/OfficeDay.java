@@ -60,7 +60,8 @@ final class OfficeDay {
             PEOPLE,
             1000,
             Duration.ofSeconds(20),
-            new Settings(limits, usual.times(), usual.parking(), null, usual.pickUp()),
+            new Settings(
+                limits, usual.times(), usual.parking(), usual.voicemail(), null, usual.pickUp()),
             OfficeDay::direct,
             DEVICE,
             OPENS);
@@ -172,7 +173,8 @@ final class OfficeDay {
       String other = Integer.toString(1000 + random.nextInt(PEOPLE));
       after(
           exponential(40),
-          () -> command(new Command.PutThrough(id, person, new Dialled.Internal(other), null)));
+          () ->
+              command(new Command.PutThrough(id, person, new Dialled.Internal(other), null, null)));
     }
     after(exponential(120), () -> hangUp(id));
   }

@@ -19,7 +19,10 @@ import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 
-/** A small office for the tests of core: six people, one group, two outside lines. */
+/**
+ * A small office for the tests of core: six people, two groups, two outside lines. Messages can be
+ * left for those of freight.
+ */
 public final class TestOffice {
   public static final Instant START = Instant.parse("2026-06-15T08:00:00Z");
   public static final PersonId INES = new PersonId(1);
@@ -31,6 +34,7 @@ public final class TestOffice {
   public static final List<PersonId> EVERYBODY = List.of(INES, ADAEZE, BRAM, CELIA, TOMASZ, ZOE);
   public static final List<String> SLOTS = List.of("61", "62");
   public static final GroupId FRONT_DESK = new GroupId(1);
+  public static final GroupId FREIGHT = new GroupId(2);
   public static final PhoneNumber MAIN_NUMBER = new PhoneNumber("+441914980100");
   public static final PhoneNumber DOV = new PhoneNumber("+441514960177");
   public static final PhoneNumber MARISOL = new PhoneNumber("+441134960148");
@@ -51,7 +55,16 @@ public final class TestOffice {
                   "200",
                   MAIN_NUMBER,
                   List.of(INES, ADAEZE),
-                  Duration.ofSeconds(30))));
+                  Duration.ofSeconds(30),
+                  false),
+              new Group(
+                  FREIGHT,
+                  "Freight",
+                  "220",
+                  new PhoneNumber("+441914980220"),
+                  List.of(TOMASZ, ZOE),
+                  Duration.ofSeconds(30),
+                  true)));
 
   public final Office office =
       new Office(
@@ -64,6 +77,11 @@ public final class TestOffice {
               new Settings.Parking(
                   List.of(new ParkSlot("61", "Landing"), new ParkSlot("62", "")),
                   Duration.ofMinutes(3)),
+              new Settings.Voicemail(
+                  Duration.ofMinutes(3),
+                  Settings.Unanswered.BACK,
+                  "290",
+                  new PhoneNumber("+441914980290")),
               FRONT_DESK,
               Settings.PickUp.ANYBODY),
           Map.of());
@@ -80,6 +98,7 @@ public final class TestOffice {
         extension,
         direct,
         new Person.Place(team, "Harbour"),
-        new Person.Calls(Duration.ofSeconds(20), callWaiting, CallerIdChoice.OFFICE));
+        new Person.Calls(
+            Duration.ofSeconds(20), callWaiting, CallerIdChoice.OFFICE, team.equals("Freight")));
   }
 }

@@ -23,11 +23,13 @@ class WallsTest {
           .resideInAnyPackage(
               "oficina.core..",
               "java.lang..",
+              "java.io",
               "java.net",
               "java.nio..",
               "java.text",
               "java.time..",
               "java.util..",
+              "javax.sound.sampled",
               "org.jspecify.annotations",
               "com.google.i18n.phonenumbers..",
               "com.nulabinc.zxcvbn..");

@@ -5,12 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Set;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.Person;
+import oficina.core.sound.Pcm;
+import oficina.server.TestServer;
+import oficina.server.office.OfficeData;
+import oficina.server.voicemail.LeftBefore;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -38,6 +47,7 @@ class AccessibilityTest {
     Desk ines = browsers.at("ines", options);
     Desk tomasz = browsers.of("tomasz");
     check(ines.page, "empty desk");
+    leaveMessage();
     tomasz.dial("201");
     ines.sees("Tomasz Brill", "ringing");
     check(ines.page, "ringing");
@@ -82,8 +92,27 @@ class AccessibilityTest {
     ines.entries().first().waitFor();
     ines.entries().first().getByRole(AriaRole.BUTTON).first().click();
     check(ines.page, "history");
+    ines.open("Voicemail");
+    ines.page.getByText("Choose a message to hear or read it.").waitFor();
+    ines.page
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Messages"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("0151 496 0177"))
+        .first()
+        .click();
+    ines.button("Pass on").click();
+    check(ines.page, "voicemail");
+    ines.button("Greetings").click();
+    ines.button("Set it").waitFor();
+    check(ines.page, "greetings");
+    ines.press("Escape");
+    ines.button("Delete").click();
     ines.press("?");
+    ines.page.getByRole(AriaRole.DIALOG).waitFor();
     check(ines.page, "keys");
+    ines.press("Escape");
+    ines.openMenu("This computer");
+    ines.page.getByText("Callers with a tone of their own").waitFor();
+    check(ines.page, "sound");
     ines.press("Escape");
     for (String sheet : List.of("Call settings", "Change password", "Where I am signed in")) {
       ines.openMenu("Ines Calloway");
@@ -94,9 +123,23 @@ class AccessibilityTest {
     }
     ines.openMenu("Ines Calloway");
     check(ines.page, "menu");
+    ines.page.getByLabel("Appearance").selectOption("Night");
+    assertThat(ines.page.locator("html").getAttribute("data-theme")).isEqualTo("oficina-night");
+    ines.page.getByLabel("Appearance").selectOption("As the system");
     assertThat((Boolean) ines.page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
         .as("nothing sticks out sideways")
         .isTrue();
+  }
+
+  /** Something to be seen in the tray of Ines. */
+  private static void leaveMessage() {
+    TestServer server = TestServer.get();
+    Person ines = server.bean(OfficeData.class).directory().personAt("201").orElseThrow();
+    Party caller = new Party.Outside(new PhoneNumber("+441514960177"));
+    Instant now = server.clock().instant();
+    server
+        .bean(LeftBefore.class)
+        .file(new Party.Employee(ines.id()), caller, now, new short[4 * Pcm.RATE], null);
   }
 
   private void check(Page page, String screen) {

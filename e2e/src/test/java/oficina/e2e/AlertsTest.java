@@ -52,23 +52,4 @@ class AlertsTest {
     tomasz.page.waitForFunction("shown.length === 0");
     assertThat(tomasz.page).hasTitle("Desk – Oficina");
   }
-
-  @Test
-  void a_conference_hears_somebody_enter_and_nobody_when_it_is_gone_back_to() {
-    Desk ines = watched("ines");
-    Desk tomasz = browsers.of("tomasz");
-    Desk adaeze = browsers.of("adaeze");
-    tomasz.dial("201");
-    ines.button("Answer").click();
-    adaeze.dial("201");
-    ines.inStrip("Adaeze Moor", "Answer").click();
-    ines.button("Join").click();
-    ines.sees("Conference", "3 of at most 16");
-    String entries = "played.filter(src => src.endsWith('entry.wav')).length";
-    ines.page.waitForFunction(entries + " === 1");
-    ines.button("Hold").click();
-    ines.button("Resume").click();
-    assertThat(ines.inStrip("Conference", "Hold")).isVisible();
-    ines.page.waitForFunction(entries + " === 1");
-  }
 }

@@ -46,6 +46,8 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
                           "--disable-background-networking",
                           "--disable-component-update",
                           "--disable-sync",
+                          "--use-fake-device-for-media-stream",
+                          "--use-fake-ui-for-media-stream",
                           "--autoplay-policy=no-user-gesture-required")));
 
   static {
@@ -120,12 +122,25 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     warm.navigate(address + "/mark.svg");
   }
 
+  /** Somebody whose microphone hears a tone of this frequency, and nothing else. */
+  Desk speaking(String name, int hertz) {
+    return at(name, newOptions(), Ear.microphone(hertz));
+  }
+
   Desk at(String name, Browser.NewContextOptions options) {
+    return at(name, options, Ear.silence());
+  }
+
+  /**
+   * @param script runs in each page before anything of its own
+   */
+  Desk at(String name, Browser.NewContextOptions options, String script) {
     String known = own ? null : SIGNED_IN.get(name);
     options.setReducedMotion(ReducedMotion.REDUCE).setLocale("en-GB");
     BrowserContext context =
         BROWSER.newContext(known == null ? options : options.setStorageState(known));
     context.setDefaultTimeout(60_000);
+    context.addInitScript(script);
     contexts.put(name, context);
     Desk desk = new Desk(open(context));
     if (known == null) {

@@ -131,7 +131,8 @@ final class Desk {
   }
 
   void open(String view) {
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(view).setExact(true)).click();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + view)))
+        .click();
     assertThat(
             page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1).setName(view)))
         .isAttached();

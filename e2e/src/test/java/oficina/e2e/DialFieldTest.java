@@ -78,7 +78,7 @@ class DialFieldTest {
     ines.dialField().fill("0151");
     assertThat(ines.alert()).containsText("0151 is too short for a telephone number.");
     ines.dialField().fill("201");
-    assertThat(ines.alert()).containsText("That is your own number.");
+    assertThat(ines.results().first()).containsText("reads out your messages");
     ines.dial("nobody of that name");
     assertThat(ines.alert()).containsText("There is no telephone number in “nobody of that name”.");
     assertThat(ines.dialField()).hasValue("nobody of that name");

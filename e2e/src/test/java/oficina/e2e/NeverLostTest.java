@@ -7,8 +7,15 @@ import oficina.server.ServerProcess;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** The server is killed and the database stopped while three people are at their desks. */
+/**
+ * The server is killed and the database stopped while three people are at their desks and speak.
+ */
 class NeverLostTest {
+  private static final int INES = 3_600;
+  private static final int TOMASZ = 4_300;
+  private static final int ADAEZE = 5_100;
+  private static final List<Integer> ALL = List.of(INES, TOMASZ, ADAEZE);
+
   @RegisterExtension final Browsers browsers = new Browsers();
 
   @Test
@@ -16,9 +23,9 @@ class NeverLostTest {
     try (ServerProcess server = new ServerProcess()) {
       server.start();
       browsers.use(server.address());
-      Desk ines = browsers.of("ines");
-      Desk tomasz = browsers.of("tomasz");
-      Desk adaeze = browsers.of("adaeze");
+      Desk ines = browsers.speaking("ines", INES);
+      Desk tomasz = browsers.speaking("tomasz", TOMASZ);
+      Desk adaeze = browsers.speaking("adaeze", ADAEZE);
       tomasz.dial("201");
       ines.button("Answer").click();
       tomasz.sees("Ines Calloway", "talking");
@@ -44,6 +51,9 @@ class NeverLostTest {
       ines.take("61");
       tomasz.sees("Ines Calloway", "talking");
       ines.sees("Adaeze Moor", "on hold");
+      Ear.hears(ines, ALL, TOMASZ); // the sound is back by itself
+      Ear.hears(tomasz, ALL, INES);
+      Ear.hearsMusic(adaeze, ALL);
 
       server.database().stop();
       tomasz.button("Hold").click();
@@ -54,6 +64,7 @@ class NeverLostTest {
       tomasz.button("Resume").click();
       ines.inStrip("Adaeze Moor", "Join").click();
       adaeze.sees("Conference", "talking");
+      Ear.hears(adaeze, ALL, INES, TOMASZ);
       ines.button("End for all").click();
       tomasz.hasNoCalls();
       server.database().start();

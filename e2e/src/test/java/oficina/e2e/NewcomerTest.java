@@ -26,7 +26,7 @@ class NewcomerTest {
             "name", "Wrenna Vance",
             "signInName", "wrenna",
             "password", GIVEN,
-            "extension", "290",
+            "extension", "293",
             "team", "Freight");
     newcomer = mirela.post("/api/office/people", joining).body().get("id").asLong();
   }
@@ -58,7 +58,7 @@ class NewcomerTest {
     choose(page, GIVEN, "a word of her own");
     wrenna.isLive();
     tomasz.seesState("Wrenna Vance", "Free");
-    tomasz.dial("290");
+    tomasz.dial("293");
     wrenna.sees("Tomasz Brill", "ringing");
     wrenna.button("Answer").click();
     tomasz.sees("Wrenna Vance", "talking");

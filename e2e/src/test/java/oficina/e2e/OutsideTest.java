@@ -158,6 +158,24 @@ class OutsideTest {
   }
 
   @Test
+  void whoever_is_sent_outside_is_shown_as_chosen_in_the_strip() {
+    Desk tomasz = browsers.of("tomasz");
+    Desk ines = browsers.of("ines");
+    Desk adaeze = browsers.of("adaeze");
+    tomasz.play("Dov Hartigan");
+    adaeze.dial("201");
+    ines.button("Answer").click();
+    ines.button("Transfer").click();
+    ines.targetField().fill("0151 496 0177");
+    ines.page.getByLabel("Number they see").selectOption("No number");
+    ines.press("Enter");
+    ines.sees("Adaeze Moor", "Sent to");
+    browsers.pass(Duration.ofSeconds(1));
+    assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("Number withheld");
+    adaeze.button("End").click();
+  }
+
+  @Test
   void a_caller_id_chosen_once_counts_for_all_calls() {
     Desk tomasz = browsers.of("tomasz");
     Desk ines = browsers.of("ines");

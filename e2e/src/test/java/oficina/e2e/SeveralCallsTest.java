@@ -84,6 +84,7 @@ class SeveralCallsTest extends TomaszTalksToInes {
     // The second one's request is sent by hand: her page would have taken the button away by then.
     ines.page.evaluate(
         "document.querySelector('[aria-label=\"Take the call ringing at Bram Oakes\"]').click()");
+    una.sees("Ines Calloway", "talking");
     adaeze.page.evaluate(
         """
         fetch('/api/session').then(() => fetch('/api/calls/pick-up', {method: 'POST',
@@ -93,7 +94,6 @@ class SeveralCallsTest extends TomaszTalksToInes {
           .then(r => r.json()).then(p => document.title = p.code + ' ' + p.about.person)
         """);
     assertThat(adaeze.page).hasTitle("ANSWERED_BY_OTHER Ines Calloway");
-    una.sees("Ines Calloway", "talking");
     tomasz.sees("Ines Calloway", "they put you on hold");
     bram.hasNoCalls();
   }

@@ -2,7 +2,9 @@ package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -26,6 +28,10 @@ class Shots {
     Desk adaeze = browsers.of("adaeze");
     ines.button("Put away").click();
     take(ines.page, "desk-idle");
+    ines.openMenu("This computer");
+    ines.page.getByText("Callers with a tone of their own").waitFor();
+    take(ines.page, "sound");
+    ines.press("Escape");
     ines.play("Dov Hartigan");
     ines.play("Marisol Quenby");
     take(ines.page, "outside");
@@ -92,6 +98,16 @@ class Shots {
     ines.open("History");
     ines.entries().getByText("Tomasz Brill").first().click();
     take(ines.page, "history");
+    ines.open("Voicemail");
+    Locator tray =
+        ines.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Messages"));
+    tray.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("0151 496 0177"))
+        .click();
+    ines.page.getByText("Written down by this machine").waitFor();
+    take(ines.page, "voicemail");
+    ines.button("Greetings").click();
+    assertThat(ines.button("Set it")).isVisible();
+    take(ines.page, "greetings");
   }
 
   private static void take(Page page, String name) {

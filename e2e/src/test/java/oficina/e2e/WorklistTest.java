@@ -15,7 +15,7 @@ class WorklistTest {
 
   private static Locator waiting(Desk desk, String number) {
     return desk.page
-        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To call back"))
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Waits for you"))
         .getByRole(AriaRole.LISTITEM)
         .filter(new Locator.FilterOptions().setHasText(number));
   }

@@ -14,6 +14,7 @@ import oficina.core.exchange.Refusal.Reason;
 import oficina.core.notices.Notice;
 import oficina.core.numbers.Dialled;
 import oficina.core.passwords.PasswordRules;
+import oficina.core.sound.BadSoundException;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -48,6 +49,9 @@ class CatalogueTest {
     }
     for (PasswordRules.Weakness weakness : PasswordRules.Weakness.values()) {
       codes.add("PASSWORD_" + weakness);
+    }
+    for (BadSoundException.Reason reason : BadSoundException.Reason.values()) {
+      codes.add("SOUND_" + reason);
     }
     for (Path source : sources()) {
       Matcher code = CODE.matcher(Files.readString(source));

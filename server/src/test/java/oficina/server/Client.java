@@ -89,6 +89,28 @@ public final class Client implements AutoCloseable {
     return sendWithoutToken(method, path, body, headers);
   }
 
+  /** What is sent there as a file. */
+  public HttpResponse<byte[]> bytes(String path, String... headers) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
+    if (headers.length > 0) {
+      request.headers(headers);
+    }
+    try {
+      return http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new AssertionError(e);
+    }
+  }
+
+  /** Puts a file of sound there. */
+  public Answer upload(String path, byte[] file) {
+    get("/api/session");
+    return sendWithoutToken("PUT", path, HttpRequest.BodyPublishers.ofByteArray(file), "audio/wav");
+  }
+
   /** A request with an identity of its own, which counts once however often it is sent. */
   public Answer submit(String identity, String path, Object body) {
     return send("POST", path, JSON.writeValueAsString(body), "Idempotency-Key", identity);
@@ -96,15 +118,20 @@ public final class Client implements AutoCloseable {
 
   /** A request as a forger would have a browser send it, unless the cookie is there. */
   Answer sendWithoutToken(String method, String path, String body, String... headers) {
+    HttpRequest.BodyPublisher sent =
+        body == null
+            ? HttpRequest.BodyPublishers.noBody()
+            : HttpRequest.BodyPublishers.ofString(body);
+    return sendWithoutToken(method, path, sent, "application/json", headers);
+  }
+
+  private Answer sendWithoutToken(
+      String method, String path, HttpRequest.BodyPublisher body, String type, String... headers) {
     HttpRequest.Builder request =
         HttpRequest.newBuilder(URI.create(address + path))
-            .header("Content-Type", "application/json")
+            .header("Content-Type", type)
             .header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"))
-            .method(
-                method,
-                body == null
-                    ? HttpRequest.BodyPublishers.noBody()
-                    : HttpRequest.BodyPublishers.ofString(body));
+            .method(method, body);
     if (headers.length > 0) {
       request.headers(headers);
     }

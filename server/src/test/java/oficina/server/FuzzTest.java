@@ -151,8 +151,8 @@ class FuzzTest {
     if (content.isEmpty()) {
       return null;
     }
-    if (random.nextInt(5) == 0) {
-      return oneOf(NO_DOCUMENT);
+    if (random.nextInt(5) == 0 || !content.has("application/json")) {
+      return oneOf(NO_DOCUMENT); // also where a file is wanted
     }
     String schema = content.iterator().next().get("schema").get("$ref").asString();
     JsonNode properties = api.at(schema.substring(schema.indexOf('/'))).get("properties");

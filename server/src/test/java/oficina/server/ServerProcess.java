@@ -56,6 +56,7 @@ public final class ServerProcess implements AutoCloseable {
                   + database.port()
                   + "/oficina?timezone=UTC",
               "--oficina.waiting-file=" + database.beside("waiting"),
+              "--oficina.recordings=" + database.beside("recordings"),
               "--oficina.callers=false",
               "--springdoc.api-docs.enabled=false"));
       command.addAll(

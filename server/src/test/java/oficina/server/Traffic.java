@@ -28,7 +28,7 @@ final class Traffic implements Runnable {
   final List<String> ended = new ArrayList<>();
 
   int confirmed;
-  private int resumed;
+  private volatile int resumed;
   private final ServerProcess server;
   private final Client caller;
   private final Client called;

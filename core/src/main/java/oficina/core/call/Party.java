@@ -21,6 +21,10 @@ public sealed interface Party {
     R of(Slot party);
 
     R of(Nobody party);
+
+    R of(Mailbox party);
+
+    R of(Attendant party);
   }
 
   <R> R accept(Cases<R> cases);
@@ -117,6 +121,41 @@ public sealed interface Party {
     }
   }
 
+  /**
+   * A mailbox, which answers in the place of a person or a group and takes a message.
+   *
+   * @param owner an employee, or the members of a group
+   */
+  record Mailbox(Party owner) implements Party {
+    @Override
+    public Party mailboxOf() {
+      return owner;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * The voice that reads out the messages of a mailbox to whoever calls for them and orders it by
+   * keys.
+   *
+   * @param caller the employee at whose telephone it was called; null for whoever has to say it
+   */
+  record Attendant(@Nullable PersonId caller) implements Party {
+    @Override
+    public boolean takesKeys() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
   /** The employee at this end, or null when it is not one. */
   default @Nullable PersonId employee() {
     return null;
@@ -135,6 +174,16 @@ public sealed interface Party {
   /** The park slot that was dialled, or null when it is none. */
   default @Nullable String slot() {
     return null;
+  }
+
+  /** Whose mailbox it is, or null when it is none. */
+  default @Nullable Party mailboxOf() {
+    return null;
+  }
+
+  /** Whether keys pressed by the others order this end, and are nobody else's to know. */
+  default boolean takesKeys() {
+    return false;
   }
 
   /** Whether both are known to be the same. Two who withhold their numbers are not. */

@@ -1,12 +1,10 @@
 package oficina.core.exchange;
 
-import java.util.List;
 import oficina.core.call.Party;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Office;
 import oficina.core.people.Group;
-import oficina.core.people.PersonId;
 
 /** Who a number belongs to. A public number of our own is not sent around outside. */
 final class Called {
@@ -27,6 +25,11 @@ final class Called {
           }
 
           @Override
+          public Party of(Dialled.Mailbox to) {
+            return mailbox(inside(office, to.extension()));
+          }
+
+          @Override
           public Party of(Dialled.Emergency to) {
             return new Party.Emergency(to.digits());
           }
@@ -39,6 +42,9 @@ final class Called {
   }
 
   private static Party inside(Office office, String extension) {
+    if (extension.equals(office.settings().voicemail().extension())) {
+      return new Party.Attendant(null);
+    }
     if (office.settings().isSlot(extension)) {
       return new Party.Slot(extension);
     }
@@ -50,8 +56,16 @@ final class Called {
         .orElse(new Party.Nobody(extension));
   }
 
+  private static Party mailbox(Party owner) {
+    boolean somebody = owner.employee() != null || owner.group() != null;
+    return somebody ? new Party.Mailbox(owner) : owner;
+  }
+
   /** Who in the office a public number belongs to, or else the number itself. */
   static Party owner(Office office, PhoneNumber number) {
+    if (number.equals(office.settings().voicemail().number())) {
+      return new Party.Attendant(null);
+    }
     return office
         .directory()
         .personAt(number)
@@ -62,15 +76,5 @@ final class Called {
 
   private static Party members(Group group) {
     return new Party.Members(group.id());
-  }
-
-  /** Everybody of the office whom a call to this party is for. */
-  static List<PersonId> people(Office office, Party party) {
-    if (party.employee() != null) {
-      return List.of(party.employee());
-    }
-    return party.group() == null
-        ? List.of()
-        : office.directory().group(party.group()).map(Group::members).orElse(List.of());
   }
 }

@@ -5,6 +5,7 @@ import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.state.Device;
@@ -67,6 +68,20 @@ public sealed interface Command {
 
     R of(SendDigits command);
 
+    R of(ToMailbox command);
+
+    R of(TakeFromMailbox command);
+
+    R of(GreetingOver command);
+
+    R of(MessageSounds command);
+
+    R of(CallerSilent command);
+
+    R of(AttendantClears command);
+
+    R of(AttendantConnects command);
+
     R of(Arrive command);
 
     R of(NetworkRings command);
@@ -76,6 +91,8 @@ public sealed interface Command {
     R of(NetworkFails command);
 
     R of(NetworkClears command);
+
+    R of(NetworkKeys command);
 
     R of(Tick command);
 
@@ -175,8 +192,17 @@ public sealed interface Command {
     }
   }
 
-  /** Single-step transfer: send the other party on, without speaking to the target first. */
-  record PutThrough(CallId call, PersonId person, Dialled to, @Nullable CallerIdChoice callerId)
+  /**
+   * Single-step transfer: send the other party on, without speaking to the target first.
+   *
+   * @param unanswered where it goes when nobody takes it there; null for what the office has set
+   */
+  record PutThrough(
+      CallId call,
+      PersonId person,
+      Dialled to,
+      @Nullable CallerIdChoice callerId,
+      Settings.@Nullable Unanswered unanswered)
       implements ByPerson {
     @Override
     public <R> R accept(Cases<R> cases) {
@@ -359,6 +385,77 @@ public sealed interface Command {
   }
 
   /**
+   * Have a mailbox take a message: for oneself, of a call that rings here; of whom one has called
+   * in vain; or from the caller one has announced, for whom one wanted to hand them over to.
+   */
+  record ToMailbox(CallId call, PersonId person) implements ByPerson {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Speak with a caller who is leaving a message for oneself, or for a group of one's own. */
+  record TakeFromMailbox(CallId call, PersonId person, DeviceId device) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Reported by what plays greetings and records messages, for a mailbox in a call. */
+  sealed interface ByMailbox extends Command {
+    CallId call();
+
+    /** The connection of the mailbox. */
+    int leg();
+  }
+
+  /** The greeting has been played. */
+  record GreetingOver(CallId call, int leg) implements ByMailbox {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** As much has been said by now as makes a message. */
+  record MessageSounds(CallId call, int leg) implements ByMailbox {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Nothing has been said for so long that no more is expected. */
+  record CallerSilent(CallId call, int leg) implements ByMailbox {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** The voice that reads messages out has said its last word. */
+  record AttendantClears(CallId call, int leg) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * The voice that reads messages out connects whoever listens with somebody who left one.
+   *
+   * @param owner whose messages they are
+   */
+  record AttendantConnects(CallId call, int leg, PersonId owner, Dialled to) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
    * A call arrives from the public network.
    *
    * @param from null when the caller withheld it
@@ -396,6 +493,14 @@ public sealed interface Command {
 
   /** The outside party hung up. */
   record NetworkClears(CallId call, int leg) implements ByNetwork {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** The outside party pressed keys. */
+  record NetworkKeys(CallId call, int leg, String digits) implements ByNetwork {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -95,7 +95,8 @@ record Conferencing(Draft draft) {
             CallerId.WITHHELD,
             "",
             null,
-            call.id()));
+            call.id(),
+            List.of()));
     draft.emit(
         new ExchangeEvent.Merged(
             aside, draft.now, call.id(), c.leg(), 2, c.person(), /* stays= */ true));

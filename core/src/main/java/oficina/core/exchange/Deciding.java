@@ -27,6 +27,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   private final Parking parking;
   private final Conferencing conferencing;
   private final CallBacks callBacks;
+  private final Mailboxes mailboxes;
 
   Deciding(ExchangeState state, Office office, Instant now) {
     this.state = state;
@@ -37,6 +38,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     parking = new Parking(draft);
     conferencing = new Conferencing(draft);
     callBacks = new CallBacks(draft);
+    mailboxes = new Mailboxes(draft);
   }
 
   Decision decide(Command command) {
@@ -215,6 +217,53 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     return mine(c, (call, mine) -> handling.sendDigits(call, mine, c.digits()));
   }
 
+  // --- mailboxes --------------------------------------------------------------------------------
+
+  @Override
+  public @Nullable Refusal of(Command.ToMailbox c) {
+    return mine(c, mailboxes::takeMessage);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.TakeFromMailbox c) {
+    return mailboxes.take(c);
+  }
+
+  private @Nullable Refusal atMailbox(Command.ByMailbox command, OnLeg what) {
+    Call call = draft.call(command.call());
+    Connection mailbox = call == null ? null : call.mailbox();
+    if (mailbox == null || mailbox.leg() != command.leg()) {
+      return Refusal.of(Reason.NO_SUCH_CALL);
+    }
+    what.happens(call, mailbox);
+    return null;
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.GreetingOver c) {
+    return atMailbox(c, mailboxes::greetingOver);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.MessageSounds c) {
+    return atMailbox(c, mailboxes::sounds);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.CallerSilent c) {
+    return atMailbox(c, mailboxes::silent);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.AttendantClears c) {
+    return new Attendants(draft).clear(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.AttendantConnects c) {
+    return new Attendants(draft).connect(c);
+  }
+
   // --- devices and people -----------------------------------------------------------------------
 
   @Override
@@ -282,6 +331,18 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     return byNetwork(c, (call, leg) -> draft.gone(call, leg, Cause.NORMAL));
   }
 
+  /** Whoever speaks with a person lets them hear the tones; a mailbox understands them. */
+  @Override
+  public @Nullable Refusal of(Command.NetworkKeys c) {
+    return byNetwork(
+        c,
+        (call, leg) -> {
+          if (call.mailbox() != null) {
+            mailboxes.keys(call, call.mailbox(), c.digits());
+          }
+        });
+  }
+
   private void networkRings(Call call, Connection leg) {
     if (leg.state() == ConnectionState.INITIATED) {
       draft.emit(
@@ -329,6 +390,10 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
       }
       if (connection.due() == null || connection.due().isAfter(draft.now)) {
         continue;
+      }
+      if (connection.party().mailboxOf() != null) {
+        mailboxes.timeIsUp(call, connection);
+        return;
       }
       if (connection.state() == ConnectionState.HOLD) {
         draft.emit(new ExchangeEvent.HoldReminded(id, draft.now, connection.leg()));

@@ -7,6 +7,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.MessageEnd;
+import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.office.Office;
@@ -145,8 +147,22 @@ final class Draft {
     }
 
     @Override
+    public @Nullable Void of(Route.TakeMessage route) {
+      new Mailboxes(Draft.this).answer(call(call), route.mailbox(), Occasion.NO_ANSWER, List.of());
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(Route.Attend route) {
+      int leg = call(call).nextLeg();
+      emit(new ExchangeEvent.Delivered(call, now, leg, route.attendant(), route.attendant(), now));
+      emit(new ExchangeEvent.Established(call, now, leg, null));
+      return null;
+    }
+
+    @Override
     public @Nullable Void of(Route.Refuse route) {
-      fail(call, route.cause(), route.missedBy());
+      new Onward(Draft.this).goOn(call(call), route.cause(), route.missedBy());
       return null;
     }
   }
@@ -167,8 +183,8 @@ final class Draft {
       if (connection.state() != ConnectionState.CONNECTED) {
         continue;
       }
-      if (call.failure() != null) {
-        // Nobody is there to be held: the tone has told its reason.
+      if (call.failure() != null || call.mailbox() != null) {
+        // Nobody is there to be held: the tone has told its reason, the message is over.
         gone(call, connection, Cause.NORMAL);
       } else {
         hold(call, connection);
@@ -198,7 +214,18 @@ final class Draft {
   }
 
   void clear(CallId call, Connection leaving, Cause cause) {
+    boolean taken = cause == Cause.ANSWERED_ELSEWHERE;
+    stopRecording(
+        call, call(call).leg(leaving.leg()), taken ? MessageEnd.TAKEN : MessageEnd.HUNG_UP);
     emit(new ExchangeEvent.ConnectionCleared(call, now, leaving.leg(), cause));
+  }
+
+  /** What a mailbox records is over, if it records. */
+  void stopRecording(CallId call, Connection mailbox, MessageEnd how) {
+    if (mailbox.records()) {
+      boolean kept = mailbox.taking() == Connection.Taking.MESSAGE;
+      emit(new ExchangeEvent.RecordingEnded(call, now, mailbox.leg(), how, kept));
+    }
   }
 
   /** A party leaves, or will not come; whoever can no longer speak with anybody is let go. */
@@ -219,7 +246,7 @@ final class Draft {
     }
     boolean onItsWay = left.sent() != null || left.answered() == null;
     if (somebodyThere && left.failure() == null && onItsWay) {
-      new Onward(this).goOn(left, cause);
+      new Onward(this).goOn(left, cause, List.of());
       return;
     }
     boolean cutOff = cause == Cause.LOST || cause == Cause.NETWORK_FAILURE;

@@ -118,10 +118,14 @@ record Handling(Draft draft) {
   }
 
   @Nullable Refusal maySendDigits(Call call, Connection mine) {
+    if (mine.state() == ConnectionState.CONNECTED && call.mailbox() != null) {
+      return null;
+    }
     if (mine.state() != ConnectionState.CONNECTED || !call.conversation()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
-    return outsider(call) == null ? Refusal.of(Reason.NO_DIGITS_INSIDE) : null;
+    boolean understood = outsider(call) != null || Attendants.in(call) != null;
+    return understood ? null : Refusal.of(Reason.NO_DIGITS_INSIDE);
   }
 
   @Nullable Refusal sendDigits(Call call, Connection mine, String digits) {
@@ -129,7 +133,10 @@ record Handling(Draft draft) {
       return Refusal.of(Reason.NOT_DIGITS);
     }
     Refusal refusal = maySendDigits(call, mine);
-    if (refusal == null) {
+    if (refusal == null && call.mailbox() != null) {
+      new Mailboxes(draft).keys(call, call.mailbox(), digits);
+    } else if (refusal == null && outsider(call) != null) {
+      // What an attendant is told, as a secret number, is in no event: nobody else is to know it.
       int leg = outsider(call).leg();
       draft.emit(new ExchangeEvent.DigitsSent(call.id(), draft.now, leg, digits));
     }

@@ -18,6 +18,7 @@ final class Offering {
   private final Parking parking;
   private final Conferencing conferencing;
   private final CallBacks callBacks;
+  private final Mailboxes mailboxes;
   private final List<Service> services = new ArrayList<>();
 
   Offering(Draft draft) {
@@ -27,6 +28,7 @@ final class Offering {
     parking = new Parking(draft);
     conferencing = new Conferencing(draft);
     callBacks = new CallBacks(draft);
+    mailboxes = new Mailboxes(draft);
   }
 
   private void offer(Service service, @Nullable Refusal refusal) {
@@ -68,6 +70,7 @@ final class Offering {
     offer(Service.ANSWER, handling.mayAnswer(call, mine));
     offer(Service.DEFLECT, sending.mayDeflect(call, mine));
     offer(Service.DECLINE, handling.mayDecline(mine));
+    offer(Service.TO_MAILBOX, mailboxes.mayTakeMessage(call, mine));
     if (!mine.silenced()) {
       offer(Service.SILENCE, handling.mayDecline(mine));
     }
@@ -95,6 +98,7 @@ final class Offering {
     }
     offer(Service.DIGITS, handling.maySendDigits(call, mine));
     offer(Service.CALL_BACK, callBacks.mayRequest(call, mine));
+    offer(Service.TO_MAILBOX, mailboxes.mayTakeMessage(call, mine));
     offer(Service.END_FOR_ALL, Conferencing.mayEndForAll(call, mine));
     services.add(Service.CLEAR);
   }
@@ -116,6 +120,7 @@ final class Offering {
     if (!toConference) {
       offer(Service.JOIN, conferencing.mayJoin(waits, there, call));
     }
+    offer(Service.TO_MAILBOX, mailboxes.mayTakeMessage(call, mine));
     services.add(Service.RECONNECT);
   }
 

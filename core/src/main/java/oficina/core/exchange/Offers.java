@@ -49,6 +49,8 @@ public record Offers(
     ADD,
     MOVE_HERE,
     CALL_BACK,
+    /** Have a mailbox take a message: mine, or of whom was called. */
+    TO_MAILBOX,
     END_FOR_ALL,
     CLEAR
   }

@@ -2,6 +2,7 @@ package oficina.core.exchange;
 
 import java.util.List;
 import oficina.core.call.Cause;
+import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
@@ -22,18 +23,20 @@ record Onward(Draft draft) {
    * Nobody took it.
    *
    * @param cause why the last one did not
+   * @param missedBy employees who were wanted and were never rung
    */
-  void goOn(Call call, Cause cause) {
+  void goOn(Call call, Cause cause, List<PersonId> missedBy) {
     List<Way> ways = call.ways();
     for (int next = 0; next < ways.size(); next++) {
       List<Way> after = ways.subList(next + 1, ways.size());
-      if (ways.get(next).step().accept(new Going(call, ways.get(next), after, cause))) {
+      Going going = new Going(call, ways.get(next), after, cause, missedBy);
+      if (ways.get(next).step().accept(going)) {
         return;
       }
     }
     // Of a parked call nobody is told how long it waited: it was not answered.
     Cause told = cause == Cause.PARKED_TOO_LONG ? Cause.NO_ANSWER : cause;
-    draft.fail(call.id(), told, List.of());
+    draft.fail(call.id(), told, missedBy);
   }
 
   /**
@@ -58,12 +61,14 @@ record Onward(Draft draft) {
     private final Way way;
     private final List<Way> after;
     private final Cause why;
+    private final List<PersonId> missedBy;
 
-    Going(Call call, Way way, List<Way> after, Cause why) {
+    Going(Call call, Way way, List<Way> after, Cause why, List<PersonId> missedBy) {
       this.call = call;
       this.way = way;
       this.after = after;
       this.why = why;
+      this.missedBy = missedBy;
     }
 
     @Override
@@ -93,6 +98,16 @@ record Onward(Draft draft) {
     /** Where it had been sent or parked, which whoever has it next wants to know. */
     private Party sentTo() {
       return call.sent() == null ? new Party.Slot(call.parked().slot()) : call.sent().to();
+    }
+
+    @Override
+    public Boolean of(Way.ToMailbox step) {
+      if (!draft.office.hasMailbox(step.owner())) {
+        return false;
+      }
+      Party.Mailbox mailbox = new Party.Mailbox(step.owner());
+      new Mailboxes(draft).answer(call, mailbox, Occasion.after(why), missedBy);
+      return true;
     }
 
     @Override

@@ -21,9 +21,9 @@ record Parking(Draft draft) {
 
   /**
    * Where a call goes that has waited long enough: back to its parker, then to the front desk, then
-   * it waits once more, a few times over.
+   * it waits once more, a few times over; at last whoever it is for can be left a message.
    */
-  private static List<Way> waysBack(PersonId parker) {
+  private static List<Way> waysBack(PersonId parker, @Nullable PersonId forWhom) {
     List<Way> ways = new ArrayList<>();
     for (int time = 1; time <= COME_BACKS; time++) {
       ways.add(new Way(new Way.To(new Party.Employee(parker)), Way.Reason.BACK));
@@ -32,12 +32,14 @@ record Parking(Draft draft) {
         ways.add(new Way(new Way.WaitOn(), Way.Reason.WAITS_ON));
       }
     }
+    Party wanted = new Party.Employee(forWhom == null ? parker : forWhom);
+    ways.add(new Way(new Way.ToMailbox(wanted), Way.Reason.MESSAGE));
     return ways;
   }
 
   /** The call has waited in its slot long enough. */
   void comesBack(Call call) {
-    new Onward(draft).goOn(call, Cause.PARKED_TOO_LONG);
+    new Onward(draft).goOn(call, Cause.PARKED_TOO_LONG, List.of());
   }
 
   /** Whether this call can be parked at all, wherever. */
@@ -72,7 +74,8 @@ record Parking(Draft draft) {
             c.note(),
             draft.now,
             draft.now.plus(draft.settings().parking().comeBack()));
-    draft.emit(new ExchangeEvent.Parked(call.id(), draft.now, parking, waysBack(c.person())));
+    List<Way> ways = waysBack(c.person(), c.forWhom());
+    draft.emit(new ExchangeEvent.Parked(call.id(), draft.now, parking, ways));
     return null;
   }
 

@@ -2,6 +2,7 @@ package oficina.core.exchange;
 
 import java.util.LinkedHashSet;
 import java.util.Set;
+import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
@@ -51,6 +52,12 @@ public final class Permissions {
 
   private static boolean concerns(Call.Parking parked, PersonId person) {
     return person.equals(parked.forWhom()) || person.equals(parked.by());
+  }
+
+  /** Whether this person hears the messages in this mailbox: their own, or one of their groups. */
+  public static boolean mayHear(Office office, Party owner, PersonId person) {
+    return person.equals(owner.employee())
+        || (owner.group() != null && office.directory().groupsOf(person).contains(owner.group()));
   }
 
   /** Whether somebody may change who belongs to the office. */

@@ -11,6 +11,7 @@ import oficina.core.numbers.Dialled;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
+import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
@@ -44,7 +45,11 @@ record Placing(Draft draft) {
       return new Parking(draft).dialled(called.slot(), person, c.device());
     }
     Party caller = new Party.Employee(person);
-    if (called.equals(caller)) {
+    boolean readOut = draft.settings().voicemail().extension() != null;
+    if (called.takesKeys() || (readOut && called.equals(caller))) {
+      called = new Party.Attendant(person); // whoever calls their own number wants their messages
+    }
+    if (called.equals(caller) || caller.equals(called.mailboxOf())) {
       return Refusal.of(Reason.OWN_NUMBER);
     }
     refusal = called.alwaysGoesOut() ? null : mayPlaceAnother(person);
@@ -64,7 +69,8 @@ record Placing(Draft draft) {
             shown,
             c.to().afterAnswer(),
             announces,
-            null));
+            null,
+            List.of()));
     draft.follow(c.call(), draft.router(draft.call(c.call())).to(called), shown);
     return null;
   }
@@ -90,12 +96,20 @@ record Placing(Draft draft) {
       Call call = draft.call(id);
       if (call.answered() == null
           && call.failure() == null
+          && call.mailbox() == null
           && person.equals(call.caller().employee())
           && !call.of(person).rings()) {
         return Refusal.of(Reason.ALREADY_CALLING);
       }
     }
     return draft.handsFull(person);
+  }
+
+  /** A caller from outside who reaches nobody can leave a message; colleagues are asked first. */
+  private List<Way> ways(Party called) {
+    return draft.office.hasMailbox(called)
+        ? List.of(new Way(new Way.ToMailbox(called), Way.Reason.MESSAGE))
+        : List.of();
   }
 
   @Nullable Refusal arrive(Command.Arrive c) {
@@ -106,10 +120,20 @@ record Placing(Draft draft) {
     Party caller = new Party.Outside(c.from());
     draft.emit(
         new ExchangeEvent.Originated(
-            c.call(), draft.now, 1, caller, called, null, CallerId.WITHHELD, "", null, null));
+            c.call(),
+            draft.now,
+            1,
+            caller,
+            called,
+            null,
+            CallerId.WITHHELD,
+            "",
+            null,
+            null,
+            ways(called)));
     if (draft.state.outsideLinesTaken() > draft.settings().limits().outsideLines()) {
       // The network would have refused it already; the caller hears that all lines are taken.
-      draft.fail(c.call(), Cause.LINES_BUSY, Called.people(draft.office, called));
+      draft.fail(c.call(), Cause.LINES_BUSY, draft.office.people(called));
     } else if (called.usesOutsideLine()) {
       draft.fail(c.call(), Cause.NUMBER_NOT_IN_USE, List.of());
     } else {

@@ -95,6 +95,10 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     SLOT_EMPTY,
     /** A slot is for calls that somebody has answered. */
     NOT_TO_A_SLOT,
+    /** No message can be left there. */
+    NO_MAILBOX,
+    /** Nobody answers in a mailbox to whom somebody could be announced. */
+    NOT_TO_A_MAILBOX,
     /** Only colleagues can be waited for. */
     CALL_BACK_INSIDE_ONLY,
     /** The call has not failed, so there is nothing to wait for. */

@@ -1,11 +1,13 @@
 package oficina.core.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
+import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
 import oficina.core.routing.Way;
@@ -20,11 +22,21 @@ record Sending(Draft draft) {
   /** A caller who has been sent on so often goes round in a circle. */
   private static final int MOST_SENDINGS = 8;
 
-  /** Where a call goes when nobody takes it where it was sent: back, then to the front desk. */
-  private static List<Way> waysBack(PersonId sender) {
-    return List.of(
-        new Way(new Way.To(new Party.Employee(sender)), Way.Reason.BACK),
-        new Way(new Way.FrontDesk(), Way.Reason.FRONT_DESK));
+  /**
+   * Where a call goes when nobody takes it where it was sent: back, then to the front desk, and at
+   * last to the mailbox of whoever it was for; or there first.
+   */
+  private List<Way> waysBack(
+      PersonId sender, Party target, Settings.@Nullable Unanswered unanswered) {
+    List<Way> ways = new ArrayList<>();
+    ways.add(new Way(new Way.To(new Party.Employee(sender)), Way.Reason.BACK));
+    ways.add(new Way(new Way.FrontDesk(), Way.Reason.FRONT_DESK));
+    boolean mailboxFirst =
+        (unanswered == null ? draft.settings().voicemail().unanswered() : unanswered)
+            == Settings.Unanswered.MAILBOX;
+    ways.add(
+        mailboxFirst ? 0 : ways.size(), new Way(new Way.ToMailbox(target), Way.Reason.MESSAGE));
+    return ways;
   }
 
   /** Single-step transfer. The caller stays with the sender whenever it is refused. */
@@ -46,7 +58,8 @@ record Sending(Draft draft) {
       return refusal;
     }
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
-    new Onward(draft).send(call, c.person(), target, c.callerId(), waysBack(c.person()));
+    List<Way> after = waysBack(c.person(), target, c.unanswered());
+    new Onward(draft).send(call, c.person(), target, c.callerId(), after);
     return null;
   }
 
@@ -65,7 +78,8 @@ record Sending(Draft draft) {
     }
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
     Party target = Called.party(draft.office, c.to());
-    new Onward(draft).send(call, c.person(), target, c.callerId(), waysBack(c.person()));
+    List<Way> after = waysBack(c.person(), target, null);
+    new Onward(draft).send(call, c.person(), target, c.callerId(), after);
     return null;
   }
 
@@ -84,6 +98,9 @@ record Sending(Draft draft) {
     }
     if (target.slot() != null) {
       return Refusal.of(Reason.NOT_TO_A_SLOT);
+    }
+    if (target.mailboxOf() != null && !draft.office.hasMailbox(target.mailboxOf())) {
+      return Refusal.of(Reason.NO_MAILBOX);
     }
     if (call.connections().stream().anyMatch(each -> each.party().isSurely(target))) {
       return Refusal.of(Reason.SAME_PARTY);
@@ -104,6 +121,16 @@ record Sending(Draft draft) {
     @Override
     public @Nullable Refusal of(Route.GoOut route) {
       return draft.linesBusy() ? Refusal.of(Reason.LINES_BUSY) : null;
+    }
+
+    @Override
+    public @Nullable Refusal of(Route.TakeMessage route) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Refusal of(Route.Attend route) {
+      return null;
     }
 
     @Override
@@ -161,6 +188,9 @@ record Sending(Draft draft) {
     if (refusal == null) {
       refusal = badTarget(call, c.person(), c.to());
     }
+    if (refusal == null && Called.party(draft.office, c.to()).mailboxOf() != null) {
+      refusal = Refusal.of(Reason.NOT_TO_A_MAILBOX);
+    }
     if (refusal != null) {
       return refusal;
     }
@@ -205,7 +235,7 @@ record Sending(Draft draft) {
     draft.end(draft.call(other.id()), Cause.TRANSFERRED);
     if (!target.answered()) {
       Call.Sent sent = new Call.Sent(person, target.party(), Way.Reason.SENT_ON, null);
-      new Onward(draft).sentOn(call, sent, waysBack(person));
+      new Onward(draft).sentOn(call, sent, waysBack(person, target.party(), null));
     }
     return null;
   }
@@ -218,7 +248,7 @@ record Sending(Draft draft) {
     if (!call.settled() || !mine.answered() || !other.of(person).answered()) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
-    if (other.failure() != null) {
+    if (other.failure() != null || other.mailbox() != null) {
       return Refusal.of(Reason.NOBODY_THERE);
     }
     if (other.sent() != null) {

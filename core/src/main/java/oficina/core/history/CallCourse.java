@@ -88,6 +88,9 @@ public final class CallCourse {
     if (call.failure() != null) {
       return new Segment(Kind.REFUSED, List.of(call.called()), at, null);
     }
+    if (call.mailbox() != null) {
+      return new Segment(Kind.MESSAGE, List.of(call.mailbox().party()), at, null);
+    }
     if (call.waitsInSlot()) {
       return new Segment(Kind.PARKED, List.of(new Party.Slot(call.parked().slot())), at, null);
     }

@@ -22,8 +22,10 @@ import oficina.core.state.ExchangeEvent.Delivered;
 import oficina.core.state.ExchangeEvent.DigitsSent;
 import oficina.core.state.ExchangeEvent.Established;
 import oficina.core.state.ExchangeEvent.Failed;
+import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Merged;
 import oficina.core.state.ExchangeEvent.Originated;
+import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.FewEvents;
 import org.jspecify.annotations.Nullable;
 
@@ -43,6 +45,11 @@ public final class CallRecord {
   private @Nullable Instant answered;
   private @Nullable Party lastToHangUp;
   private boolean over;
+
+  /** Why whoever was called could not be reached; null when that did not happen. */
+  private @Nullable Cause inVain;
+
+  private Part.@Nullable Message message;
 
   /** What is known of one employee's part while it lasts and afterwards. */
   private static final class Tally {
@@ -134,6 +141,19 @@ public final class CallRecord {
     @Override
     public List<Part> of(Failed e) {
       return failed(e);
+    }
+
+    @Override
+    public List<Part> of(MailboxAnswered e) {
+      parties.put(e.leg(), e.mailbox());
+      inVain = inVain == null ? e.occasion().cause() : inVain;
+      return missed(e.missedBy(), e.occasion().cause(), e.at());
+    }
+
+    @Override
+    public List<Part> of(RecordingEnded e) {
+      message = e.kept() ? Part.Message.LEFT : Part.Message.NOT_LEFT;
+      return List.of();
     }
 
     @Override
@@ -235,13 +255,19 @@ public final class CallRecord {
   }
 
   private List<Part> failed(Failed e) {
+    inVain = e.cause();
+    return missed(e.missedBy(), e.cause(), e.at());
+  }
+
+  /** They were wanted and were never rung. */
+  private List<Part> missed(List<PersonId> people, Cause why, Instant at) {
     List<Part> missed = new ArrayList<>();
-    for (PersonId person : e.missedBy()) {
-      Tally tally = new Tally(Direction.RECEIVED, called, e.at());
-      tally.ended = e.at();
-      tally.cause = e.cause();
+    for (PersonId person : people) {
+      Tally tally = new Tally(Direction.RECEIVED, called, at);
+      tally.ended = at;
+      tally.cause = why;
       if (tallies.putIfAbsent(person, tally) == null) {
-        missed.add(part(person, tally, e.at()));
+        missed.add(part(person, tally, at));
       }
     }
     return missed;
@@ -288,7 +314,8 @@ public final class CallRecord {
     for (Tally tally : tallies.values()) {
       boolean nobodyAnswered = tally.direction == Direction.PLACED && tally.answered == null;
       if (nobodyAnswered || tally.cause == null) {
-        tally.cause = e.cause();
+        boolean atMailbox = nobodyAnswered && message != null;
+        tally.cause = atMailbox ? inVain : e.cause();
       }
     }
     List<Part> all = new ArrayList<>();
@@ -322,7 +349,8 @@ public final class CallRecord {
         result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
         result == Result.ANSWERED ? tally.endedBy : null,
         over,
-        tally.cause);
+        tally.cause,
+        message);
   }
 
   private Party other() {

@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param endedBy who hung up; null when nobody spoke, or it ended otherwise
  * @param callOver whether the whole call is over, and not only this part in it
  * @param cause why it ended; null in entries that were written before it was kept
+ * @param message whether a message was left; null when there was nowhere to, or the caller left
+ *     before the tone
  */
 public record Part(
     CallId call,
@@ -35,7 +37,15 @@ public record Part(
     @Nullable PersonId answeredBy,
     @Nullable Party endedBy,
     boolean callOver,
-    @Nullable Cause cause) {
+    @Nullable Cause cause,
+    @Nullable Message message) {
+
+  /** What became of a message in the call. */
+  public enum Message {
+    LEFT,
+    /** It was so short that nothing was kept. */
+    NOT_LEFT
+  }
 
   /**
    * How the conversation ended for the employee; null when nobody spoke, or it is not known any

@@ -1,7 +1,10 @@
 package oficina.core.history;
 
+import java.util.ArrayList;
+import java.util.List;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.Directory;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +55,15 @@ public final class ToReturn {
   /** How the list of a group's line is called. */
   public static String listOf(Party line) {
     return "g" + line.group();
+  }
+
+  /** Everybody's lists that concern a person: their own, and those of their groups. */
+  public static List<String> listsOf(PersonId person, Directory directory) {
+    List<String> lists = new ArrayList<>(List.of(listOf(person)));
+    for (GroupId group : directory.groupsOf(person)) {
+      lists.add(listOf(new Party.Members(group)));
+    }
+    return lists;
   }
 
   /** Who is meant by a caller's key or a list's name: a person, a group, an outside number. */

@@ -39,6 +39,8 @@ public record Notice(
     SENT_ANSWERED,
     /** Nobody took a caller who was sent on, who then was told so. */
     SENT_LOST,
+    /** Nobody took a caller who was sent on or parked, and a mailbox takes a message. */
+    SENT_TO_MAILBOX,
     /** A parked caller hung up. */
     PARKED_GAVE_UP,
     /** Somebody took a caller out of the slot. */

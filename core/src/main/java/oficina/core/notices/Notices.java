@@ -20,6 +20,7 @@ import oficina.core.state.ExchangeEvent.CallCleared;
 import oficina.core.state.ExchangeEvent.ConnectionCleared;
 import oficina.core.state.ExchangeEvent.Established;
 import oficina.core.state.ExchangeEvent.Failed;
+import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Parked;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
@@ -88,6 +89,11 @@ public final class Notices {
       return call.sent() == null
           ? List.of()
           : List.of(new Notice(call.sent().by(), What.SENT_LOST, waiting(call), null, null, null));
+    }
+
+    @Override
+    public List<Notice> of(MailboxAnswered e) {
+      return toMailbox(before.call(e.call()), e.mailbox().owner());
     }
 
     @Override
@@ -176,6 +182,17 @@ public final class Notices {
           new Notice(call.sent().by(), What.SENT_ANSWERED, waiting(call), by, null, null));
     }
     return List.of();
+  }
+
+  /** Whoever sent it to the mailbox themselves knows. */
+  private static List<Notice> toMailbox(Call call, Party owner) {
+    PersonId by = call.parked() == null ? null : call.parked().by();
+    if (call.sent() != null) {
+      by = call.sent().to().mailboxOf() == null ? call.sent().by() : null;
+    }
+    return by == null
+        ? List.of()
+        : List.of(new Notice(by, What.SENT_TO_MAILBOX, waiting(call), owner, null, null));
   }
 
   private static List<Notice> parkedFor(Call call, Call.Parking parking) {

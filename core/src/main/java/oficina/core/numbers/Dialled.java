@@ -14,6 +14,8 @@ public sealed interface Dialled {
 
     R of(Emergency to);
 
+    R of(Mailbox to);
+
     R of(NotCallable to);
   }
 
@@ -52,6 +54,14 @@ public sealed interface Dialled {
    */
   record Outside(PhoneNumber number, String afterAnswer, boolean accessCodeDropped)
       implements Dialled {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** The mailbox of whoever has this extension, without ringing them. */
+  record Mailbox(String extension) implements Dialled {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -1,13 +1,16 @@
 package oficina.core.office;
 
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import oficina.core.call.CallerId;
+import oficina.core.call.Party;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
+import oficina.core.people.Group;
 import oficina.core.people.PeopleFinder;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -58,7 +61,7 @@ public final class Office {
   private final class OwnNumbers implements DialPlan.Own {
     @Override
     public boolean isExtension(String digits) {
-      return directory.hasExtension(digits) || settings.isSlot(digits);
+      return Office.this.isExtension(digits);
     }
 
     @Override
@@ -96,6 +99,32 @@ public final class Office {
   /** The name of somebody who is, or was, of the office; empty when there never was such a one. */
   public String nameOf(PersonId id) {
     return directory.person(id).map(Person::name).orElseGet(() -> former.getOrDefault(id, ""));
+  }
+
+  /** Whether these digits are dialled inside for anything already. */
+  public boolean isExtension(String digits) {
+    return directory.hasExtension(digits)
+        || settings.isSlot(digits)
+        || digits.equals(settings.voicemail().extension());
+  }
+
+  /** Everybody whom a call to this party, a person or a group, is for. */
+  public List<PersonId> people(Party party) {
+    if (party.employee() != null) {
+      return List.of(party.employee());
+    }
+    return party.group() == null
+        ? List.of()
+        : directory.group(party.group()).map(Group::members).orElse(List.of());
+  }
+
+  /** Whether messages can be left for this party. */
+  public boolean hasMailbox(Party owner) {
+    if (owner.employee() != null) {
+      return directory.person(owner.employee()).map(p -> p.calls().mailbox()).orElse(false);
+    }
+    return owner.group() != null
+        && directory.group(owner.group()).map(Group::mailbox).orElse(false);
   }
 
   /**

@@ -2,6 +2,7 @@ package oficina.core.office;
 
 import java.time.Duration;
 import java.util.List;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +13,12 @@ import org.jspecify.annotations.Nullable;
  * @param pickUp whose ringing calls one may take
  */
 public record Settings(
-    Limits limits, Times times, Parking parking, @Nullable GroupId frontDesk, PickUp pickUp) {
+    Limits limits,
+    Times times,
+    Parking parking,
+    Voicemail voicemail,
+    @Nullable GroupId frontDesk,
+    PickUp pickUp) {
 
   /**
    * How much there can be at once.
@@ -51,6 +57,28 @@ public record Settings(
     }
   }
 
+  /**
+   * How messages are taken.
+   *
+   * @param longest how long a message may be
+   * @param unanswered where a call goes that was put through and that nobody takes there
+   * @param extension at which messages are read out; null when they are not
+   * @param number the public number of that extension; null when it has none
+   */
+  public record Voicemail(
+      Duration longest,
+      Unanswered unanswered,
+      @Nullable String extension,
+      @Nullable PhoneNumber number) {}
+
+  /** Where a call goes first that was put through and that nobody takes there. */
+  public enum Unanswered {
+    /** Back to whoever put it through. */
+    BACK,
+    /** To the mailbox of whoever it was for. */
+    MAILBOX
+  }
+
   /** Whose ringing calls one may take. */
   public enum PickUp {
     /** Anybody's in the office. */
@@ -70,6 +98,7 @@ public record Settings(
               Duration.ofHours(1),
               Duration.ofSeconds(60)),
           new Parking(List.of(), Duration.ofMinutes(3)),
+          new Voicemail(Duration.ofMinutes(3), Unanswered.BACK, null, null),
           null,
           PickUp.ANYBODY);
 

@@ -29,8 +29,10 @@ public record Person(
    * @param ringTime how long their devices ring before a call counts as not answered
    * @param callWaiting whether further calls may ring while they have one in hand
    * @param callerId what called outsiders are shown, unless another choice is made for a call
+   * @param mailbox whether messages can be left for them
    */
-  public record Calls(Duration ringTime, boolean callWaiting, CallerIdChoice callerId) {}
+  public record Calls(
+      Duration ringTime, boolean callWaiting, CallerIdChoice callerId, boolean mailbox) {}
 
   public String team() {
     return place.team();

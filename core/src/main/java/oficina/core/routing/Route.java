@@ -15,6 +15,10 @@ public sealed interface Route {
 
     R of(GoOut route);
 
+    R of(TakeMessage route);
+
+    R of(Attend route);
+
     R of(Refuse route);
   }
 
@@ -39,6 +43,22 @@ public sealed interface Route {
 
   /** It goes out to the public network. */
   record GoOut(Party to) implements Route {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** A mailbox answers. */
+  record TakeMessage(Party.Mailbox mailbox) implements Route {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** A voice of the office answers at once. */
+  record Attend(Party.Attendant attendant) implements Route {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -43,6 +43,11 @@ public record Router(Office office, Reach reach) implements Way.Step.Cases<Route
     return new Route.Refuse(Cause.PARKED_TOO_LONG, List.of()); // rings nowhere
   }
 
+  @Override
+  public Route of(Way.ToMailbox step) {
+    return to(new Party.Mailbox(step.owner()));
+  }
+
   /** Where each kind of party is reached. */
   private final class Called implements Party.Cases<Route> {
     @Override
@@ -73,6 +78,16 @@ public record Router(Office office, Reach reach) implements Way.Step.Cases<Route
     @Override
     public Route of(Party.Nobody party) {
       return NOT_IN_USE;
+    }
+
+    @Override
+    public Route of(Party.Mailbox party) {
+      return office.hasMailbox(party.owner()) ? new Route.TakeMessage(party) : NOT_IN_USE;
+    }
+
+    @Override
+    public Route of(Party.Attendant party) {
+      return new Route.Attend(party);
     }
 
     private Route person(Person person) {

@@ -17,6 +17,8 @@ public record Way(Step step, Reason reason) {
       R of(FrontDesk step);
 
       R of(WaitOn step);
+
+      R of(ToMailbox step);
     }
 
     <R> R accept(Cases<R> cases);
@@ -46,6 +48,14 @@ public record Way(Step step, Reason reason) {
     }
   }
 
+  /** The mailbox of this party takes a message. */
+  public record ToMailbox(Party owner) implements Step {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
   /** Why a call goes a way (causes of a diversion, RFC 7044 and ITU-T I.252). */
   public enum Reason {
     /** Somebody dialled the number. */
@@ -57,6 +67,8 @@ public record Way(Step step, Reason reason) {
     /** They did not take it back either. */
     FRONT_DESK,
     /** Nobody took it anywhere, and it may wait once more. */
-    WAITS_ON
+    WAITS_ON,
+    /** Nobody took it; what the caller wanted to say is kept. */
+    MESSAGE
   }
 }

@@ -23,13 +23,17 @@ import oficina.core.state.ExchangeEvent.Established;
 import oficina.core.state.ExchangeEvent.Failed;
 import oficina.core.state.ExchangeEvent.Held;
 import oficina.core.state.ExchangeEvent.HoldReminded;
+import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Merged;
+import oficina.core.state.ExchangeEvent.MessageHeard;
 import oficina.core.state.ExchangeEvent.Moved;
 import oficina.core.state.ExchangeEvent.Muted;
 import oficina.core.state.ExchangeEvent.NetworkReached;
 import oficina.core.state.ExchangeEvent.OfCall;
 import oficina.core.state.ExchangeEvent.Originated;
 import oficina.core.state.ExchangeEvent.Parked;
+import oficina.core.state.ExchangeEvent.RecordingBegan;
+import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.ExchangeEvent.Retrieved;
 import oficina.core.state.ExchangeEvent.SentOn;
 import oficina.core.state.ExchangeEvent.Silenced;
@@ -52,11 +56,11 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
             e.at(),
             new Call.Purpose(e.announces(), e.asideOf(), null)),
         Connection.begun(e.leg(), e.caller(), e.device(), connected(e.at())),
-        e.afterAnswer());
+        Standing.atFirst(e.afterAnswer(), e.ways()));
   }
 
-  private @Nullable Void begins(OfCall e, Call.Origin origin, Connection caller, String after) {
-    Standing standing = Standing.atFirst(after);
+  private @Nullable Void begins(
+      OfCall e, Call.Origin origin, Connection caller, Standing standing) {
     List<Connection> alone = List.of(caller);
     state.put(new Call(e.call(), origin, alone, caller.leg() + 1, Set.of(), standing));
     return null;
@@ -164,6 +168,31 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   }
 
   @Override
+  public @Nullable Void of(MailboxAnswered e) {
+    return change(
+        e,
+        call ->
+            call.wantedBy(e.missedBy())
+                .plus(Connection.ofMailbox(e.leg(), e.mailbox(), e.at(), e.until()))
+                .with(call.standing().takesMessage()));
+  }
+
+  @Override
+  public @Nullable Void of(RecordingBegan e) {
+    return connection(e, e.leg(), c -> c.recording(e.at(), e.until()));
+  }
+
+  @Override
+  public @Nullable Void of(MessageHeard e) {
+    return connection(e, e.leg(), c -> c.taking(Connection.Taking.MESSAGE));
+  }
+
+  @Override
+  public @Nullable Void of(RecordingEnded e) {
+    return connection(e, e.leg(), c -> c.taking(Connection.Taking.NOTHING));
+  }
+
+  @Override
   public @Nullable Void of(DigitsSent e) {
     return null; // the call stays as it is; its record keeps them
   }
@@ -227,7 +256,7 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
         e,
         new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), purpose),
         Connection.begun(e.leg(), e.caller(), null, alerting),
-        "");
+        Standing.atFirst("", List.of()));
   }
 
   @Override

@@ -183,6 +183,11 @@ public record Call(
     return first(connection -> connection.leg() == number);
   }
 
+  /** The mailbox that takes a message in it, or null. */
+  public @Nullable Connection mailbox() {
+    return first(connection -> connection.party().mailboxOf() != null);
+  }
+
   /** This employee's connection, or null. */
   public @Nullable Connection of(PersonId person) {
     return first(connection -> person.equals(connection.party().employee()));
@@ -344,11 +349,16 @@ public record Call(
   }
 
   Call failing(Failure why, Collection<PersonId> missedBy) {
+    return wantedBy(missedBy).with(standing.failing(why));
+  }
+
+  /** The same after these people were wanted in vain, as if it had rung at them. */
+  Call wantedBy(Collection<PersonId> people) {
     Set<PersonId> all = rang;
-    for (PersonId person : missedBy) {
+    for (PersonId person : people) {
       all = plus(all, person);
     }
-    return new Call(id, origin, connections, nextLeg, all, standing.failing(why));
+    return new Call(id, origin, connections, nextLeg, all, standing);
   }
 
   Call with(Standing now) {

@@ -44,9 +44,30 @@ public record Connection(
    * @param reminded whether the party has been reminded that it holds somebody
    * @param lostAt when the connection is given up because nobody is at this end; null while
    *     somebody is
+   * @param taking how far a mailbox at this end is with taking a message
    */
-  public record Marks(boolean silenced, boolean muted, boolean reminded, @Nullable Instant lostAt) {
-    static final Marks NONE = new Marks(false, false, false, null);
+  public record Marks(
+      boolean silenced, boolean muted, boolean reminded, @Nullable Instant lostAt, Taking taking) {
+    static final Marks NONE = new Marks(false, false, false, null, Taking.NOTHING);
+  }
+
+  /** How far a mailbox is with taking a message. */
+  public enum Taking {
+    /** No mailbox is at this end. */
+    NOTHING,
+    /** It plays its greeting. */
+    GREETING,
+    /** It records, and nothing has been said yet that would be kept. */
+    RECORDING,
+    /** It records a message that will be kept. */
+    MESSAGE
+  }
+
+  /** A mailbox that begins with its greeting. */
+  static Connection ofMailbox(int leg, Party.Mailbox mailbox, Instant at, Instant until) {
+    Phase greeting = new Phase(ConnectionState.CONNECTED, at, until);
+    Marks marks = new Marks(false, false, false, null, Taking.GREETING);
+    return new Connection(leg, mailbox, null, greeting, Arrival.NONE, marks);
   }
 
   static Connection begun(int leg, Party party, @Nullable DeviceId device, Phase phase) {
@@ -94,6 +115,15 @@ public record Connection(
     return marks.lostAt();
   }
 
+  public Taking taking() {
+    return marks.taking();
+  }
+
+  /** Whether a mailbox is at this end and records. */
+  public boolean records() {
+    return taking() == Taking.RECORDING || taking() == Taking.MESSAGE;
+  }
+
   /** Whether somebody is at this end to speak and hear. */
   public boolean attended() {
     return lostAt() == null;
@@ -105,7 +135,7 @@ public record Connection(
   }
 
   Connection unattended(@Nullable Instant lostAt) {
-    return with(new Marks(silenced(), muted(), reminded(), lostAt));
+    return with(new Marks(silenced(), muted(), reminded(), lostAt, taking()));
   }
 
   Connection on(@Nullable Party line, @Nullable PersonId sender) {
@@ -118,7 +148,7 @@ public record Connection(
   }
 
   Connection to(ConnectionState next, Instant at, @Nullable Instant due) {
-    Marks kept = new Marks(false, muted(), false, lostAt());
+    Marks kept = new Marks(false, muted(), false, lostAt(), taking());
     return new Connection(leg, party, device, new Phase(next, at, due), arrival, kept);
   }
 
@@ -128,17 +158,27 @@ public record Connection(
   }
 
   Connection quiet() {
-    return with(new Marks(true, muted(), reminded(), lostAt()));
+    return with(new Marks(true, muted(), reminded(), lostAt(), taking()));
   }
 
   Connection muted(boolean on) {
-    return with(new Marks(silenced(), on, reminded(), lostAt()));
+    return with(new Marks(silenced(), on, reminded(), lostAt(), taking()));
   }
 
   Connection afterReminder() {
     Phase undisturbed = new Phase(state(), since(), null);
-    Marks reminded = new Marks(silenced(), muted(), true, lostAt());
+    Marks reminded = new Marks(silenced(), muted(), true, lostAt(), taking());
     return new Connection(leg, party, device, undisturbed, arrival, reminded);
+  }
+
+  Connection recording(Instant at, Instant until) {
+    Phase recording = new Phase(state(), at, until);
+    Marks marks = new Marks(silenced(), muted(), reminded(), lostAt(), Taking.RECORDING);
+    return new Connection(leg, party, device, recording, arrival, marks);
+  }
+
+  Connection taking(Taking now) {
+    return with(new Marks(silenced(), muted(), reminded(), lostAt(), now));
   }
 
   Connection movedTo(DeviceId other) {
@@ -158,8 +198,9 @@ public record Connection(
     return state() == ConnectionState.ALERTING;
   }
 
-  /** Whether this party has placed or answered the call and not left it. */
+  /** Whether this party, who is no mailbox, has placed or answered the call and not left it. */
   public boolean answered() {
-    return state() == ConnectionState.CONNECTED || state() == ConnectionState.HOLD;
+    boolean open = state() == ConnectionState.CONNECTED || state() == ConnectionState.HOLD;
+    return open && party.mailboxOf() == null;
   }
 }

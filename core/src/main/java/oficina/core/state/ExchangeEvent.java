@@ -6,6 +6,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.MessageEnd;
+import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
@@ -83,6 +85,14 @@ public sealed interface ExchangeEvent {
 
     R of(Failed event);
 
+    R of(MailboxAnswered event);
+
+    R of(RecordingBegan event);
+
+    R of(MessageHeard event);
+
+    R of(RecordingEnded event);
+
     R of(CallBackRequested event);
 
     R of(CallBackArmed event);
@@ -144,6 +154,7 @@ public sealed interface ExchangeEvent {
    * @param afterAnswer digits to send once an outsider answers; empty when none
    * @param announces the held call this one is placed to announce; null when none
    * @param asideOf the conference its other party is taken aside from; null when none
+   * @param ways where it goes, one after the other, when nobody takes it where it is called
    */
   record Originated(
       CallId call,
@@ -155,7 +166,8 @@ public sealed interface ExchangeEvent {
       CallerId callerId,
       String afterAnswer,
       @Nullable CallId announces,
-      @Nullable CallId asideOf)
+      @Nullable CallId asideOf,
+      List<Way> ways)
       implements OfCall {
     @Override
     public boolean begins() {
@@ -342,6 +354,60 @@ public sealed interface ExchangeEvent {
    * @param until when the exchange hangs up
    */
   record Failed(CallId call, Instant at, Cause cause, List<PersonId> missedBy, Instant until)
+      implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * A mailbox answers, and its greeting is played (Play Message of ECMA-269).
+   *
+   * @param missedBy employees who were wanted and were never rung
+   * @param until when the greeting is over at the latest
+   */
+  record MailboxAnswered(
+      CallId call,
+      Instant at,
+      int leg,
+      Party.Mailbox mailbox,
+      Occasion occasion,
+      List<PersonId> missedBy,
+      Instant until)
+      implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * The greeting is over: after a tone, what the caller says is recorded (Record Message).
+   *
+   * @param until when the message is as long as it may be
+   */
+  record RecordingBegan(CallId call, Instant at, int leg, Instant until) implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** So much has been said by now that the message is kept, however it ends. */
+  record MessageHeard(CallId call, Instant at, int leg) implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * No more is recorded.
+   *
+   * @param kept whether enough was said to be a message
+   */
+  record RecordingEnded(CallId call, Instant at, int leg, MessageEnd how, boolean kept)
       implements OfCall {
     @Override
     public <R> R accept(Cases<R> cases) {

@@ -49,6 +49,9 @@ public final class ExchangeState {
   /** Immutable as well: the call in each taken park slot. */
   private Map<String, CallId> slots = Map.of();
 
+  /** Immutable too: calls in which a mailbox takes a message, oldest first. */
+  private List<CallId> atMailboxes = List.of();
+
   public ExchangeState() {
     this(null);
   }
@@ -59,6 +62,7 @@ public final class ExchangeState {
       outsideLines = beneath.outsideLines;
       callBacks = beneath.callBacks;
       slots = beneath.slots;
+      atMailboxes = beneath.atMailboxes;
     }
   }
 
@@ -132,6 +136,11 @@ public final class ExchangeState {
   public @Nullable Call inSlot(String slot) {
     CallId id = slots.get(slot);
     return id == null ? null : call(id);
+  }
+
+  /** The calls in which a mailbox takes a message, oldest first. */
+  public List<CallId> atMailboxes() {
+    return atMailboxes;
   }
 
   /** How many outside lines are taken. */
@@ -249,6 +258,17 @@ public final class ExchangeState {
       }
     }
     indexSlot(before, after);
+    boolean wasAtMailbox = before != null && before.mailbox() != null;
+    boolean isAtMailbox = after != null && after.mailbox() != null;
+    if (wasAtMailbox != isAtMailbox) {
+      List<CallId> changed = new ArrayList<>(atMailboxes);
+      if (isAtMailbox) {
+        changed.add(after.id());
+      } else {
+        changed.remove(before.id());
+      }
+      atMailboxes = List.copyOf(changed);
+    }
     PersonId was = before == null || before.sent() == null ? null : before.sent().by();
     PersonId is = after == null || after.sent() == null ? null : after.sent().by();
     if (!Objects.equals(was, is)) {
@@ -308,6 +328,7 @@ public final class ExchangeState {
         new TreeMap<>(sentOn).toString(),
         callBacks.toString(),
         slots.toString(),
+        atMailboxes.toString(),
         new TreeMap<>(devices).toString());
   }
 }

@@ -90,6 +90,26 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   }
 
   @Override
+  default R of(ExchangeEvent.RecordingEnded event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.MessageHeard event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.RecordingBegan event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.MailboxAnswered event) {
+    return otherwise(event);
+  }
+
+  @Override
   default R of(ExchangeEvent.CallBackRequested event) {
     return otherwise(event);
   }

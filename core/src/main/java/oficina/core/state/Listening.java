@@ -36,6 +36,10 @@ public record Listening(Sound sound, List<Integer> voices) {
     if (call.failure() != null) {
       return only(Sound.REFUSAL);
     }
+    Connection mailbox = call.mailbox();
+    if (mailbox != null) {
+      return withMailbox(call, listener, mailbox);
+    }
     List<Connection> others =
         call.connections().stream()
             .filter(connection -> connection.leg() != listener.leg() && connection.answered())
@@ -53,6 +57,16 @@ public record Listening(Sound sound, List<Integer> voices) {
             .map(Connection::leg)
             .toList();
     return voices.isEmpty() ? only(Sound.SILENCE) : new Listening(Sound.SPEECH, voices);
+  }
+
+  /** A mailbox and whoever leaves a message hear each other, and never music. */
+  private static Listening withMailbox(Call call, Connection listener, Connection mailbox) {
+    if (listener.leg() != mailbox.leg()) {
+      return new Listening(Sound.SPEECH, List.of(mailbox.leg()));
+    }
+    Connection caller = call.opposite(mailbox.leg());
+    boolean heard = caller != null && canSpeak(caller) && !caller.muted();
+    return heard ? new Listening(Sound.SPEECH, List.of(caller.leg())) : only(Sound.SILENCE);
   }
 
   /** What somebody hears who waits for anybody to answer. */

@@ -42,8 +42,9 @@ public record Standing(
     }
   }
 
-  static Standing atFirst(String afterAnswer) {
-    return new Standing(null, null, OnItsWay.NOT, null, null, null, afterAnswer);
+  static Standing atFirst(String afterAnswer, List<Way> ways) {
+    OnItsWay called = new OnItsWay(null, ways, 0);
+    return new Standing(null, null, called, null, null, null, afterAnswer);
   }
 
   /** Somebody answered: for the first time, or after it was sent on or parked. */
@@ -66,6 +67,12 @@ public record Standing(
   Standing parkedAt(Call.Parking where, List<Way> ways) {
     OnItsWay waiting = new OnItsWay(null, ways, 0);
     return new Standing(answered, failure, waiting, where, takenFrom, starter, afterAnswer);
+  }
+
+  /** A mailbox has it: it is on its way nowhere any more, and waits in no slot. */
+  Standing takesMessage() {
+    String slot = parked == null ? takenFrom : parked.slot();
+    return new Standing(answered, null, OnItsWay.NOT, null, slot, starter, afterAnswer);
   }
 
   Standing startedBy(@Nullable PersonId person) {

@@ -130,7 +130,7 @@ class Ecma269ServicesTest {
   @Test
   void single_step_transfer() {
     CallId call = connected();
-    run(new Command.PutThrough(call, TOMASZ, to("222"), null));
+    run(new Command.PutThrough(call, TOMASZ, to("222"), null, null));
     after(call, "D1 connected, D4 alerting");
   }
 

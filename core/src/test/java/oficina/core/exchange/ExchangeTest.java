@@ -221,7 +221,6 @@ class ExchangeTest {
   void refuses_what_makes_no_sense_and_changes_nothing() {
     CallId call = scene.call(INES, "212");
     String before = scene.exchange.state().snapshot();
-    assertThat(scene.tryCall(ADAEZE, "212")).isEqualTo(Reason.OWN_NUMBER);
     assertThat(scene.tryCall(INES, "213")).isEqualTo(Reason.ALREADY_CALLING);
     assertThat(scene.tryCall(BRAM, "299")).isEqualTo(Reason.NOT_CALLABLE);
     assertThat(scene.answer(call, BRAM)).isEqualTo(Reason.NO_SUCH_CALL);

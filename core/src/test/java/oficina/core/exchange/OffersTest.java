@@ -24,6 +24,7 @@ import static oficina.core.exchange.Offers.Service.RECONNECT;
 import static oficina.core.exchange.Offers.Service.RETRIEVE;
 import static oficina.core.exchange.Offers.Service.SILENCE;
 import static oficina.core.exchange.Offers.Service.SWAP;
+import static oficina.core.exchange.Offers.Service.TO_MAILBOX;
 import static oficina.core.exchange.Offers.Service.TRANSFER;
 import static oficina.core.exchange.Offers.Service.UNMUTE;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -65,9 +66,9 @@ class OffersTest {
   @Test
   void an_ordinary_call() {
     CallId dov = scene.arrive(DOV, "+441914980221");
-    assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE, SILENCE);
+    assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE, TO_MAILBOX, SILENCE);
     scene.run(new Command.Silence(dov, TOMASZ));
-    assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE);
+    assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE, TO_MAILBOX);
     scene.answer(dov, TOMASZ);
     assertThat(offered(dov, TOMASZ))
         .containsExactly(HOLD, MUTE, TRANSFER, PARK, ADD, MOVE_HERE, DIGITS, CLEAR);
@@ -93,13 +94,15 @@ class OffersTest {
     CallId dov = dovTalksToTomasz();
     CallId zoe = announce(dov, "222");
     assertThat(of(zoe, TOMASZ).announces()).isEqualTo(dov);
-    assertThat(offered(zoe, TOMASZ)).containsExactly(HAND_OVER, RECONNECT);
+    assertThat(offered(zoe, TOMASZ)).containsExactly(HAND_OVER, TO_MAILBOX, RECONNECT);
     scene.answer(zoe, ZOE);
-    assertThat(offered(zoe, TOMASZ)).containsExactly(HAND_OVER, SWAP, JOIN, RECONNECT);
+    assertThat(offered(zoe, TOMASZ)).containsExactly(HAND_OVER, SWAP, JOIN, TO_MAILBOX, RECONNECT);
     scene.run(new Command.Clear(zoe, ZOE));
     CallId declined = announce(dov, "222");
     scene.run(new Command.Decline(declined, ZOE));
-    assertThat(offered(declined, TOMASZ)).as("nobody to hand over to").containsExactly(RECONNECT);
+    assertThat(offered(declined, TOMASZ))
+        .as("nobody to hand over to")
+        .containsExactly(TO_MAILBOX, RECONNECT);
   }
 
   @Test
@@ -121,7 +124,7 @@ class OffersTest {
   @Test
   void a_call_sent_on_and_one_that_failed() {
     CallId dov = dovTalksToTomasz();
-    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null));
+    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null, null));
     assertThat(offered(dov, TOMASZ)).containsExactly(PULL_BACK);
     scene.wait(20);
     assertThat(offered(dov, TOMASZ)).as("it is back").startsWith(ANSWER);

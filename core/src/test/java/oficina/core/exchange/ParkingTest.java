@@ -146,7 +146,8 @@ class ParkingTest {
     CallId ringing = scene.call(BRAM, "222");
     Command deflect = new Command.Deflect(ringing, ZOE, scene.office.plan.interpret("61"), null);
     assertThat(scene.run(deflect).reason()).isEqualTo(Reason.NOT_TO_A_SLOT);
-    Command put = new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("61"), null);
+    Command put =
+        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("61"), null, null);
     assertThat(scene.run(put)).isNull();
     assertThat(scene.exchange.state().inSlot("61").id()).isEqualTo(dov);
   }

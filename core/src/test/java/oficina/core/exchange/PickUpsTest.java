@@ -37,6 +37,7 @@ class PickUpsTest {
                 usual.limits(),
                 usual.times(),
                 usual.parking(),
+                usual.voicemail(),
                 usual.frontDesk(),
                 Settings.PickUp.OWN_GROUPS),
             Map.of()));

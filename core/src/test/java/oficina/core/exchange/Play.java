@@ -18,6 +18,7 @@ import oficina.core.call.DeviceId;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.CallBack;
@@ -88,7 +89,13 @@ final class Play {
       case HOLD -> new Command.Hold(call, person);
       case RETRIEVE -> new Command.Retrieve(call, person);
       case MUTE -> new Command.Mute(call, person, step.amount() % 2 == 0);
-      case PUT_THROUGH -> new Command.PutThrough(call, person, target(step), null);
+      case PUT_THROUGH ->
+          new Command.PutThrough(
+              call,
+              person,
+              target(step),
+              null,
+              step.which() < 4 ? null : Settings.Unanswered.values()[step.which() % 2]);
       case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
       case DEFLECT -> new Command.Deflect(call, person, target(step), null);
       case ANNOUNCE ->
@@ -121,6 +128,21 @@ final class Play {
       case CANCEL_CALL_BACK -> new Command.CancelCallBack(wish(step), person);
       case PICK_UP -> pickUp(step);
       case DIGITS -> new Command.SendDigits(call, person, "12#");
+      case TO_MAILBOX -> new Command.ToMailbox(call, person);
+      case TAKE_FROM_MAILBOX -> new Command.TakeFromMailbox(atMailbox(step), person, Scene.WINDOW);
+      case GREETING_OVER -> new Command.GreetingOver(atMailbox(step), mailboxLeg(step));
+      case MESSAGE_SOUNDS -> new Command.MessageSounds(atMailbox(step), mailboxLeg(step));
+      case CALLER_SILENT -> new Command.CallerSilent(atMailbox(step), mailboxLeg(step));
+      case CALL_ATTENDANT ->
+          step.which() < 5
+              ? make(person, "290")
+              : new Command.Arrive(
+                  scene.nextId(), TestOffice.DOV, new PhoneNumber("+441914980290"));
+      case ATTENDANT_CLEARS -> new Command.AttendantClears(call, leg(step));
+      case ATTENDANT_CONNECTS ->
+          new Command.AttendantConnects(call, leg(step), person, target(step));
+      case NETWORK_KEYS ->
+          new Command.NetworkKeys(call, 1 + step.amount() % 5, step.which() < 4 ? "1" : "#");
       case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
       case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
       case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
@@ -155,6 +177,20 @@ final class Play {
         scene.nextId());
   }
 
+  /** Most often one in which a mailbox is; otherwise hardly any message would come about. */
+  private CallId atMailbox(Step step) {
+    return scene.exchange.state().calls().stream()
+        .filter(call -> call.mailbox() != null && step.amount() % 5 > 0)
+        .map(Call::id)
+        .min(Comparator.naturalOrder())
+        .orElse(call(step));
+  }
+
+  private int mailboxLeg(Step step) {
+    Call call = scene.state(atMailbox(step));
+    return call == null || call.mailbox() == null ? leg(step) : call.mailbox().leg();
+  }
+
   private static int leg(Step step) {
     return 1 + step.which();
   }
@@ -171,6 +207,9 @@ final class Play {
   }
 
   private Dialled target(Step step) {
+    if (step.amount() == 23) {
+      return new Dialled.Mailbox(step.which() < 5 ? "221" : "212");
+    }
     List<String> targets =
         List.of("201", "212", "213", "221", "222", "200", "299", "0151 496 0170", "999", "61");
     return scene.office.plan.interpret(targets.get(step.amount() % targets.size()));
@@ -331,6 +370,12 @@ final class Play {
         took.get(e.other()).remove(person); // the announcement is a part of the call it announced
       }
       return begins(e.leg(), person);
+    }
+
+    @Override
+    public Void of(ExchangeEvent.MailboxAnswered e) {
+      parts.addAll(e.missedBy());
+      return begins(e.leg(), null);
     }
 
     @Override

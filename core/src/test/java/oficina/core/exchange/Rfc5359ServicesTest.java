@@ -87,7 +87,7 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_4_transfer_unattended() {
     CallId call = aliceTalksToBob();
-    run(new Command.PutThrough(call, BOB, scene.office.plan.interpret("212"), null));
+    run(new Command.PutThrough(call, BOB, scene.office.plan.interpret("212"), null, null));
     assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
     scene.answer(call, CAROL);
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");

@@ -46,7 +46,7 @@ class SendingTest {
   }
 
   private Reason putThrough(String to) {
-    return reason(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret(to), null));
+    return reason(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret(to), null, null));
   }
 
   private CallId announce(String to) {
@@ -99,6 +99,13 @@ class SendingTest {
     assertThat(scene.state(dov).sent().reason()).isEqualTo(Way.Reason.FRONT_DESK);
     assertThat(scene.state(dov, INES)).isEqualTo(ALERTING);
     scene.wait(30);
+    assertThat(scene.state(dov).mailbox().party()).as("at last").isEqualTo(MailboxTest.ZOES);
+  }
+
+  @Test
+  void nobody_takes_it_anywhere_and_no_message_can_be_left() {
+    putThrough("213");
+    scene.wait(20 + 20 + 30);
     assertThat(scene.state(dov).failure().cause()).isEqualTo(Cause.NO_ANSWER);
     scene.wait(20);
     assertThat(scene.state(dov)).isNull();
@@ -130,7 +137,7 @@ class SendingTest {
     for (Command late :
         List.of(
             new Command.PullBack(dov, TOMASZ, Scene.WINDOW),
-            new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("201"), null))) {
+            new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("201"), null, null))) {
       assertThat(scene.run(late)).isEqualTo(Refusal.answeredBy(ZOE));
     }
   }
@@ -277,11 +284,12 @@ class SendingTest {
   void an_outside_target_is_shown_the_senders_number_as_chosen() {
     Dialled marisol = scene.office.plan.interpret("0113 496 0148");
     PhoneNumber direct = new PhoneNumber("+441914980221");
-    assertThat(shownAtOutside(dov, new Command.PutThrough(dov, TOMASZ, marisol, null)).number())
+    assertThat(
+            shownAtOutside(dov, new Command.PutThrough(dov, TOMASZ, marisol, null, null)).number())
         .as("what Tomasz has chosen for all")
         .isEqualTo(MAIN_NUMBER);
     assertThat(reason(new Command.PullBack(dov, TOMASZ, Scene.WINDOW))).isNull();
-    Command put = new Command.PutThrough(dov, TOMASZ, marisol, CallerIdChoice.DIRECT);
+    Command put = new Command.PutThrough(dov, TOMASZ, marisol, CallerIdChoice.DIRECT, null);
     assertThat(shownAtOutside(dov, put).number()).isEqualTo(direct);
     scene.run(new Command.NetworkClears(dov, 1)); // its lines are wanted
     CallId inside = scene.call(BRAM, "214");

@@ -28,6 +28,7 @@ final class Taking {
       case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
       case MOVE_HERE -> new Command.MoveHere(call, person, Scene.WINDOW);
       case CALL_BACK -> new Command.RequestCallBack(call, person, new CallId("a wish"));
+      case TO_MAILBOX -> new Command.ToMailbox(call, person);
       case END_FOR_ALL -> new Command.EndForAll(call, person);
       case CLEAR -> new Command.Clear(call, person);
       case DEFLECT, TRANSFER, DIGITS, PARK, ADD -> null;

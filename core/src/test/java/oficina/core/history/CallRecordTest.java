@@ -35,7 +35,7 @@ class CallRecordTest {
     scene.run(new Command.Hold(call, TOMASZ));
     scene.wait(15);
     scene.run(new Command.Retrieve(call, TOMASZ));
-    scene.run(new Command.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null));
+    scene.run(new Command.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null, null));
     scene.wait(4);
     scene.answer(call, ZOE);
     scene.wait(30);

@@ -33,7 +33,7 @@ class NoticesTest {
   }
 
   private void putThrough() {
-    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null));
+    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null, null));
   }
 
   private void hangsUp() {
@@ -52,7 +52,8 @@ class NoticesTest {
   @Test
   void a_sender_is_told_who_answered_outside() {
     scene.run(
-        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("0113 496 0148"), null));
+        new Command.PutThrough(
+            dov, TOMASZ, scene.office.plan.interpret("0113 496 0148"), null, null));
     scene.run(new Command.NetworkAnswers(dov, scene.state(dov).nextLeg() - 1));
     Party marisol = new Party.Outside(MARISOL);
     assertThat(scene.notices)
@@ -84,7 +85,7 @@ class NoticesTest {
         .containsExactly(
             new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, new Party.Employee(ZOE), null, null));
     scene.notices.clear();
-    scene.run(new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null));
+    scene.run(new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null, null));
     scene.wait(20 + 20 + 30);
     assertThat(scene.notices).extracting(Notice::what).containsExactly(What.SENT_LOST);
   }

@@ -90,7 +90,13 @@ class RouterTest {
     assertThat(new Router(office, reach).route(way)).isEqualTo(to(TO_FRONT_DESK));
     Settings usual = office.settings();
     Settings none =
-        new Settings(usual.limits(), usual.times(), usual.parking(), null, usual.pickUp());
+        new Settings(
+            usual.limits(),
+            usual.times(),
+            usual.parking(),
+            usual.voicemail(),
+            null,
+            usual.pickUp());
     Office without = new Office(office.identity(), office.directory(), none, Map.of());
     assertThat(new Router(without, reach).route(way).refuses()).isTrue();
   }

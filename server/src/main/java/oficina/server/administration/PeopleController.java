@@ -67,8 +67,7 @@ class PeopleController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   Joined join(@AuthenticationPrincipal Employee me, @Valid @RequestBody Joining joining) {
-    if (office.directory().hasExtension(joining.extension())
-        || office.settings().isSlot(joining.extension())) {
+    if (office.now().isExtension(joining.extension())) {
       throw taken(joining.extension());
     }
     NewPerson person =

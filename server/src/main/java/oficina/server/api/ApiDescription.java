@@ -44,6 +44,7 @@ class ApiDescription {
             Push.MyCalls.class,
             Push.Board.class,
             Push.Service.class,
+            Push.Speaking.class,
             NoticeView.class)) {
       ModelConverters.getInstance().readAll(type).forEach(api.getComponents()::addSchemas);
     }

@@ -127,7 +127,7 @@ class CallController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody Keys keys) {
-    commands.carryOut(new Command.SendDigits(new CallId(id), me.id(), keys.digits()));
+    commands.press(new Command.SendDigits(new CallId(id), me.id(), keys.digits()));
   }
 
   record Muting(boolean on) {}

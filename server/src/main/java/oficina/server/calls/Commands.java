@@ -40,6 +40,12 @@ public class Commands {
     }
   }
 
+  /** Presses keys in a call; whoever takes them there is told of them as well. */
+  public void press(Command.SendDigits keys) {
+    carryOut(keys);
+    loop.post(() -> loop.pressed(keys.call(), keys.digits()));
+  }
+
   /** Waits for an answer of the exchange. */
   public static <T> T await(CompletableFuture<T> answer) {
     try {

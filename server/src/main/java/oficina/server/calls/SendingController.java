@@ -10,8 +10,10 @@ import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.numbers.Dialled;
+import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
 import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -39,10 +41,14 @@ class SendingController {
    * Where to send a call.
    *
    * @param callerId what an outside target is shown; absent for what the sender has chosen for all
+   * @param mailbox whether their mailbox is meant, without ringing them; not when absent
+   * @param unanswered where it goes when nobody takes it there; absent for what the office has set
    */
   record Target(
       @NotNull @Size(max = 5_000) String to,
-      @Schema(nullable = true) @Nullable CallerIdChoice callerId) {}
+      @Schema(nullable = true) @Nullable CallerIdChoice callerId,
+      @Schema(nullable = true) @Nullable Boolean mailbox,
+      @Schema(nullable = true) Settings.@Nullable Unanswered unanswered) {}
 
   /**
    * Whom to announce a call to.
@@ -66,7 +72,8 @@ class SendingController {
       @PathVariable String id,
       @Valid @RequestBody Target target) {
     commands.carryOut(
-        new Command.PutThrough(new CallId(id), me.id(), dialled(target.to()), target.callerId()));
+        new Command.PutThrough(
+            new CallId(id), me.id(), dialled(target), target.callerId(), target.unanswered()));
   }
 
   /** Send a ringing call on without answering it. */
@@ -77,7 +84,7 @@ class SendingController {
       @PathVariable String id,
       @Valid @RequestBody Target target) {
     commands.carryOut(
-        new Command.Deflect(new CallId(id), me.id(), dialled(target.to()), target.callerId()));
+        new Command.Deflect(new CallId(id), me.id(), dialled(target), target.callerId()));
   }
 
   /** Take back a call that was sent on, as long as nobody has answered it. */
@@ -125,6 +132,15 @@ class SendingController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void reconnect(@AuthenticationPrincipal Employee me, @PathVariable String id) {
     commands.carryOut(new Command.Reconnect(new CallId(id), me.id()));
+  }
+
+  private Dialled dialled(Target target) {
+    Dialled to = dialled(target.to());
+    boolean mailbox = Boolean.TRUE.equals(target.mailbox());
+    if (mailbox && to.extension() == null && to.refused() == null) {
+      throw new Problem(HttpStatus.CONFLICT, "NO_MAILBOX");
+    }
+    return mailbox && to.extension() != null ? new Dialled.Mailbox(to.extension()) : to;
   }
 
   private Dialled dialled(String to) {

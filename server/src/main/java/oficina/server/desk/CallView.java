@@ -114,6 +114,8 @@ public record CallView(
     UNATTENDED,
     /** It cannot be completed. */
     FAILED,
+    /** The owner leaves a message in a mailbox. */
+    MESSAGE,
     /** The owner has sent it on, and nobody has answered yet. */
     SENT
   }

@@ -162,6 +162,9 @@ class CallViews {
     if (opposite != null) {
       return parties.view(opposite.party());
     }
+    if (call.mailbox() != null) {
+      return parties.view(call.mailbox().party());
+    }
     if (call.parked() != null && own.answered()) {
       return parties.view(new Party.Employee(call.parked().by()));
     }
@@ -177,6 +180,9 @@ class CallViews {
     }
     if (call.failure() != null) {
       return Phase.FAILED;
+    }
+    if (call.mailbox() != null) {
+      return Phase.MESSAGE;
     }
     if (own.state() == ConnectionState.HOLD && call.answered() != null) {
       return Phase.HELD;

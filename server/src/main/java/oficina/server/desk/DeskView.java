@@ -9,7 +9,12 @@ import oficina.server.people.PersonView;
  *
  * @param calls their calls in hand, in the order in which they came; theirs alone to see
  * @param callBacks colleagues they wait for; theirs alone to see
+ * @param leaving who leaves a message in a mailbox of theirs right now
  * @param board what everybody sees of them on the people board
  */
 public record DeskView(
-    PersonId person, List<CallView> calls, List<CallBackView> callBacks, PersonView board) {}
+    PersonId person,
+    List<CallView> calls,
+    List<CallBackView> callBacks,
+    List<LeavingView> leaving,
+    PersonView board) {}

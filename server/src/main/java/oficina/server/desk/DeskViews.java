@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.Party;
 import oficina.core.exchange.Exchange;
+import oficina.core.exchange.Permissions;
 import oficina.core.history.CallRecords;
 import oficina.core.office.ParkSlot;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
+import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.Lamp;
 import oficina.server.office.OfficeData;
@@ -69,7 +72,27 @@ public class DeskViews {
       }
     }
     PersonView board = PersonView.of(person, Lamp.of(id, state));
-    return new DeskView(id, all, callBacks(id, state), board);
+    return new DeskView(id, all, callBacks(id, state), leaving(id, state), board);
+  }
+
+  private List<LeavingView> leaving(PersonId person, ExchangeState state) {
+    List<LeavingView> leaving = new ArrayList<>();
+    for (CallId id : state.atMailboxes()) {
+      Call call = state.call(id);
+      Connection mailbox = call.mailbox();
+      Party owner = mailbox.party().mailboxOf();
+      Connection caller = call.opposite(mailbox.leg());
+      if (caller != null && Permissions.mayHear(office.now(), owner, person)) {
+        leaving.add(
+            new LeavingView(
+                id.value(),
+                parties.view(caller.party()),
+                parties.groupLine(owner),
+                mailbox.since(),
+                mailbox.taking() == Connection.Taking.MESSAGE));
+      }
+    }
+    return leaving;
   }
 
   /** All park slots. */

@@ -10,6 +10,7 @@ import org.springframework.util.unit.DataSize;
  * to keep the calls of others waiting.
  *
  * @param body the largest body of a request
+ * @param upload the largest file of sound
  * @param address the longest address of a request, query included, in characters
  * @param requestsPerSecond for each sign-in, or each origin where nobody is signed in
  * @param burst how many may come at once after a pause
@@ -21,6 +22,7 @@ import org.springframework.util.unit.DataSize;
 @ConfigurationProperties("oficina.limits")
 public record Limits(
     @DefaultValue("64KB") DataSize body,
+    @DefaultValue("32MB") DataSize upload,
     @DefaultValue("4000") int address,
     @DefaultValue("50") int requestsPerSecond,
     @DefaultValue("200") int burst,

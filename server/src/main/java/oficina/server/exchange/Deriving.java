@@ -15,6 +15,7 @@ import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.CallBack;
+import oficina.core.state.Connection;
 import oficina.core.state.ExchangeEvent;
 import oficina.server.desk.DeskFeed;
 import oficina.server.desk.DeskViews;
@@ -106,6 +107,14 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
       if (call != null) {
         touched.addAll(call.employees());
         shelf |= call.parked() != null;
+        touchMailbox(call.mailbox());
+      }
+    }
+
+    /** Whoever may hear the message that is being left. */
+    private void touchMailbox(@Nullable Connection mailbox) {
+      if (mailbox != null) {
+        touched.addAll(exchange.office().people(mailbox.party().mailboxOf()));
       }
     }
 

@@ -1,5 +1,6 @@
 package oficina.server.exchange;
 
+import oficina.core.call.CallId;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
@@ -21,6 +22,12 @@ public interface ExchangeListener {
    * @param after the call as it was after the event; null when the event ended it or concerns none
    */
   void happened(ExchangeEvent event, @Nullable Call after);
+
+  /**
+   * Keys were pressed in a call in which a voice of the office takes them. They are in no event:
+   * they may be a secret number.
+   */
+  default void pressed(CallId call, String keys) {}
 
   /** The exchange has been taken up again, with whatever was there when the server stopped. */
   default void takenUp(ExchangeState state) {}

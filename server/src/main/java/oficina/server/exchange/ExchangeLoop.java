@@ -11,12 +11,16 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
+import oficina.core.call.CallId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.history.CallRecords;
+import oficina.core.history.Segment;
 import oficina.core.office.Office;
 import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.server.desk.DeskFeed;
@@ -151,6 +155,14 @@ public class ExchangeLoop implements SmartLifecycle {
     carryOut(command, new CompletableFuture<>());
   }
 
+  /** Keys were pressed in this call; they are passed on if somebody there takes them. */
+  public void pressed(CallId id, String keys) {
+    Call call = exchange.state().call(id);
+    if (call != null && call.connections().stream().anyMatch(each -> each.party().takesKeys())) {
+      listeners.forEach(each -> guarded("pass keys on", () -> each.pressed(id, keys)));
+    }
+  }
+
   /** The time at the exchange. Only from its thread. */
   public Instant now() {
     return now;
@@ -159,6 +171,16 @@ public class ExchangeLoop implements SmartLifecycle {
   /** How things are at the exchange. Only from its thread, and not to be kept. */
   public ExchangeState state() {
     return exchange.state();
+  }
+
+  /**
+   * The course of a call so far. Only from its thread.
+   *
+   * @return null when no such call is in progress or this person has no part in it
+   */
+  public @Nullable List<Segment> course(CallId id, PersonId person) {
+    Call call = exchange.state().call(id);
+    return call == null || !call.employees().contains(person) ? null : records.of(id).course();
   }
 
   @Override

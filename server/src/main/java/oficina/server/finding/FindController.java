@@ -58,6 +58,7 @@ class FindController {
    * @param place town or country of the number; empty when unknown
    * @param afterAnswer keys sent after the answer, p being a pause; empty when none
    * @param accessCodeDropped whether a leading access code was left out
+   * @param messages whether one's messages are read out there
    * @param problem code of the reason why it cannot be called; its sentence is in the catalogue
    */
   record Dial(
@@ -67,6 +68,7 @@ class FindController {
       boolean emergency,
       String afterAnswer,
       boolean accessCodeDropped,
+      boolean messages,
       @Schema(nullable = true) @Nullable String problem) {}
 
   /** People and the number that a text means. */
@@ -117,13 +119,22 @@ class FindController {
 
           @Override
           public List<Dial> of(Dialled.Emergency to) {
-            return List.of(new Dial(text, to.digits(), "", true, "", false, null));
+            return List.of(new Dial(text, to.digits(), "", true, "", false, false, null));
           }
 
           @Override
           public List<Dial> of(Dialled.Internal to) {
+            String readOut = office.settings().voicemail().extension();
             boolean own = office.person(me).extension().equals(to.extension());
+            if (to.extension().equals(readOut) || (own && readOut != null)) {
+              return List.of(new Dial(text, to.extension(), "", false, "", false, true, null));
+            }
             return own ? List.of(refused(text, to.extension(), "OWN_NUMBER")) : List.of();
+          }
+
+          @Override
+          public List<Dial> of(Dialled.Mailbox to) {
+            return List.of(); // nobody types one
           }
 
           @Override
@@ -145,10 +156,17 @@ class FindController {
   private Dial outside(String text, Dialled.Outside to) {
     PartyView party = parties.view(new Party.Outside(to.number()));
     return new Dial(
-        text, party.name(), party.place(), false, to.afterAnswer(), to.accessCodeDropped(), null);
+        text,
+        party.name(),
+        party.place(),
+        false,
+        to.afterAnswer(),
+        to.accessCodeDropped(),
+        false,
+        null);
   }
 
   private static Dial refused(String text, String shown, String problem) {
-    return new Dial(text, shown, "", false, "", false, problem);
+    return new Dial(text, shown, "", false, "", false, false, problem);
   }
 }

@@ -2,15 +2,13 @@ package oficina.server.history;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.history.SearchWords;
 import oficina.core.people.PersonId;
+import oficina.server.database.Cursor;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
@@ -30,9 +28,6 @@ class HistoryController {
   private static final int PAGE = 50;
   private static final int LONGEST_TEXT = 100;
 
-  /** An instant of the years that the database knows, and an identity. */
-  private static final Pattern CURSOR = Pattern.compile("([12][0-9]{3}-[^_]{1,40})_([0-9]{1,18})");
-
   private final HistoryStore history;
   private final Parties parties;
 
@@ -50,6 +45,7 @@ class HistoryController {
    * @param answeredBy the colleague who took it
    * @param ending how it ended; absent when nobody spoke
    * @param endedBy name of whoever hung up, when it was somebody else
+   * @param message whether a message was left; absent when there was nowhere to leave one
    */
   record HistoryEntry(
       long id,
@@ -66,6 +62,7 @@ class HistoryController {
       @Schema(nullable = true) String answeredBy,
       @Schema(nullable = true) Part.Ending ending,
       @Schema(nullable = true) String endedBy,
+      @Schema(nullable = true) Part.Message message,
       List<SegmentView> course) {}
 
   /**
@@ -95,7 +92,7 @@ class HistoryController {
     HistoryStore.Page found = history.page(me.id(), filter, words, cursor(before), PAGE);
     return new HistoryPage(
         found.entries().stream().map(stored -> view(stored, me.id())).toList(),
-        found.next() == null ? null : found.next().began() + "_" + found.next().id());
+        found.next() == null ? null : found.next().text());
   }
 
   /** One of one's own calls. */
@@ -107,20 +104,9 @@ class HistoryController {
         .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_ENTRY"));
   }
 
-  private static HistoryStore.Cursor cursor(String text) {
-    if (text.isEmpty()) {
-      return HistoryStore.Cursor.NEWEST;
-    }
-    Matcher parts = CURSOR.matcher(text);
-    try {
-      if (parts.matches()) {
-        return new HistoryStore.Cursor(
-            Instant.parse(parts.group(1)), Long.parseLong(parts.group(2)));
-      }
-    } catch (DateTimeParseException | NumberFormatException e) {
-      // refused below
-    }
-    throw new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD");
+  private static Cursor cursor(String text) {
+    return Cursor.read(text)
+        .orElseThrow(() -> new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD"));
   }
 
   private HistoryEntry view(HistoryStore.Stored stored, PersonId viewer) {
@@ -140,6 +126,7 @@ class HistoryController {
         part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
         part.ending(),
         part.ending() == Part.Ending.OTHER_HUNG_UP ? parties.name(part.endedBy()) : null,
+        part.message(),
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
   }
 }

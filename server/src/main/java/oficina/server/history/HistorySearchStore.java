@@ -22,6 +22,7 @@ import oficina.core.history.SearchWords;
 import oficina.core.people.PersonId;
 import oficina.core.people.Words;
 import oficina.server.database.JournalDatabase;
+import oficina.server.database.Times;
 import oficina.server.people.Parties;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;

@@ -15,7 +15,9 @@ import oficina.core.history.Part;
 import oficina.core.history.SearchWords;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
+import oficina.server.database.Cursor;
 import oficina.server.database.JournalDatabase;
+import oficina.server.database.Times;
 import oficina.server.json.CoreJson;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -161,12 +163,6 @@ public class HistoryStore {
         CoreJson.JSON.writeValueAsString(part),
         sought.kind().name(),
         sought.id());
-  }
-
-  /** Place of an entry in the order of the list. */
-  record Cursor(Instant began, long id) {
-    /** After everything there is. */
-    static final Cursor NEWEST = new Cursor(Instant.parse("9000-01-01T00:00:00Z"), Long.MAX_VALUE);
   }
 
   /**

@@ -3,11 +3,9 @@ package oficina.server.history;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
-import oficina.core.people.GroupId;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -58,10 +56,7 @@ class ToCallBackController {
   @GetMapping("/api/to-call-back")
   List<ToCallBack> mine(@AuthenticationPrincipal Employee me) {
     String own = ToReturn.listOf(me.id());
-    List<String> lists = new ArrayList<>(List.of(own));
-    for (GroupId group : office.directory().groupsOf(me.id())) {
-      lists.add(ToReturn.listOf(new Party.Members(group)));
-    }
+    List<String> lists = ToReturn.listsOf(me.id(), office.directory());
     return toReturn.waiting(own, lists, clock.instant().minus(OLDEST), MOST).stream()
         .map(this::view)
         .toList();

@@ -9,6 +9,7 @@ import java.util.Map;
 import oficina.core.history.Part;
 import oficina.core.history.ToReturn;
 import oficina.server.database.JournalDatabase;
+import oficina.server.database.Times;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;

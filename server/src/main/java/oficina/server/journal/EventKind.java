@@ -12,7 +12,7 @@ import oficina.core.state.ExchangeEvent;
  * and writes an {@link Upcaster} from the one before.
  */
 enum EventKind {
-  ORIGINATED("Originated", 2, ExchangeEvent.Originated.class),
+  ORIGINATED("Originated", 3, ExchangeEvent.Originated.class),
   NETWORK_REACHED("NetworkReached", 2, ExchangeEvent.NetworkReached.class),
   DELIVERED("Delivered", 1, ExchangeEvent.Delivered.class),
   SILENCED("Silenced", 1, ExchangeEvent.Silenced.class),
@@ -28,6 +28,10 @@ enum EventKind {
   MERGED("Merged", 1, ExchangeEvent.Merged.class),
   DIGITS_SENT("DigitsSent", 1, ExchangeEvent.DigitsSent.class),
   FAILED("Failed", 1, ExchangeEvent.Failed.class),
+  MAILBOX_ANSWERED("MailboxAnswered", 1, ExchangeEvent.MailboxAnswered.class),
+  RECORDING_BEGAN("RecordingBegan", 1, ExchangeEvent.RecordingBegan.class),
+  MESSAGE_HEARD("MessageHeard", 1, ExchangeEvent.MessageHeard.class),
+  RECORDING_ENDED("RecordingEnded", 1, ExchangeEvent.RecordingEnded.class),
   CALL_BACK_REQUESTED("CallBackRequested", 1, ExchangeEvent.CallBackRequested.class),
   CALL_BACK_ARMED("CallBackArmed", 1, ExchangeEvent.CallBackArmed.class),
   CALL_BACK_RINGS("CallBackRings", 1, ExchangeEvent.CallBackRings.class),
@@ -158,6 +162,26 @@ enum EventKind {
     @Override
     public EventKind of(ExchangeEvent.Failed event) {
       return FAILED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.MailboxAnswered event) {
+      return MAILBOX_ANSWERED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.RecordingBegan event) {
+      return RECORDING_BEGAN;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.MessageHeard event) {
+      return MESSAGE_HEARD;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.RecordingEnded event) {
+      return RECORDING_ENDED;
     }
 
     @Override

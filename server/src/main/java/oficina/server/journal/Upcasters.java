@@ -17,6 +17,7 @@ final class Upcasters {
   static final List<Upcaster> ALL =
       List.of(
           new Upcaster(EventKind.ORIGINATED, 1, Upcasters::asideToldApart),
+          new Upcaster(EventKind.ORIGINATED, 2, Upcasters::noWays),
           new Upcaster(EventKind.NETWORK_REACHED, 1, Upcasters::callerIdOfTheCall),
           new Upcaster(EventKind.SENT_ON, 1, Upcasters::waysInsteadOfStage),
           new Upcaster(EventKind.PARKED, 1, Upcasters::waysInsteadOfComeBacks));
@@ -36,6 +37,11 @@ final class Upcasters {
       body.set("asideOf", from);
       body.putNull("announces");
     }
+  }
+
+  /** Version 2 knew no mailbox: whoever nobody answered was told so. */
+  private static void noWays(ObjectNode body, @Nullable StoredEvent next) {
+    body.putArray("ways");
   }
 
   /** Version 1 showed everybody the caller ID of the call, also those it was sent on to. */

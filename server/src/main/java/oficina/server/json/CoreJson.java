@@ -30,8 +30,11 @@ public final class CoreJson {
               new NamedType(Party.Emergency.class, "Emergency"),
               new NamedType(Party.Slot.class, "Slot"),
               new NamedType(Party.Nobody.class, "Nobody"),
+              new NamedType(Party.Mailbox.class, "Mailbox"),
+              new NamedType(Party.Attendant.class, "Attendant"),
               new NamedType(Way.To.class, "To"),
               new NamedType(Way.FrontDesk.class, "FrontDesk"),
-              new NamedType(Way.WaitOn.class, "WaitOn"))
+              new NamedType(Way.WaitOn.class, "WaitOn"),
+              new NamedType(Way.ToMailbox.class, "ToMailbox"))
           .build();
 }

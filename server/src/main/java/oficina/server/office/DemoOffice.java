@@ -53,6 +53,8 @@ public class DemoOffice {
     store.set("access-code", "9");
     store.set("outside-lines", "8");
     store.set("front-desk", "1");
+    store.set("voicemail-extension", "290");
+    store.set("voicemail-number", "+441914980290");
     int slots = 0;
     for (CSVRecord slot : read("park-slots.csv")) {
       String label = Objects.requireNonNullElse(slot.get("label"), "");

@@ -70,7 +70,8 @@ public class OfficeStore {
                     new Person.Calls(
                         Duration.ofSeconds(row.getInt("ring_seconds")),
                         row.getBoolean("call_waiting"),
-                        CallerIdChoice.valueOf(row.getString("caller_id")))))
+                        CallerIdChoice.valueOf(row.getString("caller_id")),
+                        row.getBoolean("mailbox"))))
         .list();
   }
 
@@ -96,7 +97,8 @@ public class OfficeStore {
                     row.getString("extension"),
                     number(row.getString("number")),
                     members.getOrDefault(row.getLong("id"), List.of()),
-                    Duration.ofSeconds(row.getInt("ring_seconds"))))
+                    Duration.ofSeconds(row.getInt("ring_seconds")),
+                    row.getBoolean("mailbox")))
         .list();
   }
 

@@ -3,6 +3,7 @@ package oficina.server.office;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
@@ -18,6 +19,7 @@ record StoredSettings(Map<String, String> set) {
   private Settings settings(List<ParkSlot> slots) {
     Settings usual = Settings.DEFAULT;
     String frontDesk = set.get("front-desk");
+    String voicemailNumber = set.get("voicemail-number");
     return new Settings(
         new Settings.Limits(
             number("outside-lines", usual.limits().outsideLines()),
@@ -30,6 +32,12 @@ record StoredSettings(Map<String, String> set) {
             seconds("call-back-lasts", usual.times().callBack()),
             seconds("unattended", usual.times().unattended())),
         new Settings.Parking(slots, seconds("park-come-back", usual.parking().comeBack())),
+        new Settings.Voicemail(
+            seconds("longest-message", usual.voicemail().longest()),
+            Settings.Unanswered.valueOf(
+                set.getOrDefault("unanswered", usual.voicemail().unanswered().name())),
+            set.get("voicemail-extension"),
+            voicemailNumber == null ? null : new PhoneNumber(voicemailNumber)),
         frontDesk == null ? null : new GroupId(Long.parseLong(frontDesk)),
         Settings.PickUp.valueOf(set.getOrDefault("pick-up", usual.pickUp().name())));
   }

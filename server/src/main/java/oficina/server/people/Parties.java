@@ -90,6 +90,17 @@ public class Parties {
     public String of(Party.Nobody party) {
       return party.dialled();
     }
+
+    @Override
+    public String of(Party.Mailbox party) {
+      return name(party.owner());
+    }
+
+    @Override
+    public String of(Party.Attendant party) {
+      String extension = office.settings().voicemail().extension();
+      return extension == null ? "" : extension;
+    }
   }
 
   /** How each kind of party is shown. */
@@ -140,6 +151,18 @@ public class Parties {
     @Override
     public PartyView of(Party.Nobody party) {
       return digits(Kind.NOBODY, name(party));
+    }
+
+    @Override
+    public PartyView of(Party.Mailbox party) {
+      PartyView owner = view(party.owner());
+      return new PartyView(
+          Kind.MAILBOX, owner.name(), owner.number(), "", owner.person(), owner.dial());
+    }
+
+    @Override
+    public PartyView of(Party.Attendant party) {
+      return digits(Kind.ATTENDANT, name(party));
     }
 
     private PartyView digits(Kind kind, String digits) {

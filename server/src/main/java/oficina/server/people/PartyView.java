@@ -27,6 +27,10 @@ public record PartyView(
     WITHHELD,
     EMERGENCY,
     SLOT,
-    NOBODY
+    NOBODY,
+    /** The mailbox of a person or a group, under whose name it stands. */
+    MAILBOX,
+    /** The voice that reads messages out, under its number. */
+    ATTENDANT
   }
 }

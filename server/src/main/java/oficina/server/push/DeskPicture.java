@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import oficina.server.desk.CallBackView;
 import oficina.server.desk.CallView;
+import oficina.server.desk.LeavingView;
 import oficina.server.desk.SlotView;
 import oficina.server.people.PersonView;
 
@@ -12,6 +13,7 @@ public record DeskPicture(
     Instant now,
     List<CallView> calls,
     List<CallBackView> callBacks,
+    List<LeavingView> leaving,
     List<SlotView> shelf,
     List<PersonView> people,
     Push.Service service) {}

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import oficina.server.desk.CallBackView;
 import oficina.server.desk.CallView;
+import oficina.server.desk.LeavingView;
 import oficina.server.people.PersonView;
 import org.jspecify.annotations.Nullable;
 
@@ -41,8 +42,12 @@ public record Push(Instant now, String run, List<Item> items) {
     HISTORY,
     /** The list of calls to return has changed. */
     TO_RETURN,
+    /** A message has come, or something has become of one. */
+    VOICEMAIL,
     /** A subscriber this person plays has changed. */
-    OUTSIDE
+    OUTSIDE,
+    /** Who speaks now in each of the person's calls: {@link Speaking}. */
+    SPEAKING
   }
 
   /**
@@ -50,8 +55,10 @@ public record Push(Instant now, String run, List<Item> items) {
    *
    * @param calls all their calls in hand
    * @param callBacks colleagues they wait for, as many as there are
+   * @param leaving who leaves a message in a mailbox of theirs right now
    */
-  public record MyCalls(List<CallView> calls, List<CallBackView> callBacks) {}
+  public record MyCalls(
+      List<CallView> calls, List<CallBackView> callBacks, List<LeavingView> leaving) {}
 
   /**
    * Colleagues.
@@ -59,6 +66,13 @@ public record Push(Instant now, String run, List<Item> items) {
    * @param whole whether these are all, in their order, or only those whose state has changed
    */
   public record Board(boolean whole, List<PersonView> people) {}
+
+  /**
+   * Who speaks in a call.
+   *
+   * @param legs numbers of the members, as in {@code conference}
+   */
+  public record Speaking(String call, List<Integer> legs) {}
 
   /**
    * How the service stands.

@@ -44,6 +44,9 @@ class PushDoor implements HandshakeInterceptor {
   /** How often a sign-in connects: each time costs a whole picture. */
   private final TokenBuckets connecting = new TokenBuckets(30, 1);
 
+  /** How often an origin does: enough for a whole office that comes back at once. */
+  private final TokenBuckets arriving = new TokenBuckets(250, 25);
+
   PushDoor(Pushes pushes, Limits limits, Problems problems, MovableClock clock) {
     this.clock = clock;
     this.pushes = pushes;
@@ -97,17 +100,22 @@ class PushDoor implements HandshakeInterceptor {
   }
 
   private void mustNotBeTooMany(SignIn signIn, String origin) {
-    Duration wait = connecting.wait(signIn.id(), clock.instant());
-    if (!wait.isZero()) {
-      throw Problem.tooMany("TOO_MANY_PAGES", (int) wait.toSeconds() + 1);
-    }
-    connecting.spend(signIn.id(), clock.instant());
+    mustNotComeTooFast(connecting, signIn.id());
+    mustNotComeTooFast(arriving, origin);
     long ofPerson = pushes.opened(page -> page.person().equals(signIn.employee().id())).size();
     if (ofPerson >= limits.socketsPerPerson()
         || pushes.opened(page -> page.origin().equals(origin)).size()
             >= limits.socketsPerOrigin()) {
       throw Problem.tooMany("TOO_MANY_PAGES", TRY_AGAIN_SECONDS);
     }
+  }
+
+  private void mustNotComeTooFast(TokenBuckets buckets, String key) {
+    Duration wait = buckets.wait(key, clock.instant());
+    if (!wait.isZero()) {
+      throw Problem.tooMany("TOO_MANY_PAGES", (int) wait.toSeconds() + 1);
+    }
+    buckets.spend(key, clock.instant());
   }
 
   @Override

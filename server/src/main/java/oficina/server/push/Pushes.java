@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
+import oficina.core.call.CallId;
 import oficina.core.notices.Notice;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -21,6 +22,7 @@ import oficina.server.journal.JournalWriter;
 import oficina.server.office.OfficeData;
 import oficina.server.people.PersonView;
 import oficina.server.push.Push.Topic;
+import oficina.server.sound.SpeakingFeed;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -28,7 +30,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** How every desk looks now, and the pages that show it. */
 @Component
-public class Pushes implements DeskFeed {
+public class Pushes implements DeskFeed, SpeakingFeed {
   private final OfficeData office;
   private final MovableClock clock;
   private final JsonMapper json;
@@ -37,6 +39,7 @@ public class Pushes implements DeskFeed {
   private final ReturnLists returnLists;
   private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
   private final Set<OpenPage> pages = ConcurrentHashMap.newKeySet();
+  private final Map<CallId, Spoken> speaking = new ConcurrentHashMap<>();
   private final String run = UUID.randomUUID().toString();
   private volatile Shelf shelf = Shelf.EMPTY;
 
@@ -82,7 +85,8 @@ public class Pushes implements DeskFeed {
     DeskView before = desks.put(desk.person(), desk);
     if (before == null
         || !before.calls().equals(desk.calls())
-        || !before.callBacks().equals(desk.callBacks())) {
+        || !before.callBacks().equals(desk.callBacks())
+        || !before.leaving().equals(desk.leaving())) {
       tell(desk.person(), Topic.CALLS);
     }
     if (before != null && !before.board().equals(desk.board())) {
@@ -98,9 +102,34 @@ public class Pushes implements DeskFeed {
     tell(page -> true, Topic.PEOPLE);
   }
 
+  /** Who speaks in a call, and who is to see it. */
+  private record Spoken(Set<PersonId> whom, List<Integer> legs) {}
+
+  @Override
+  public void speaking(CallId call, Set<PersonId> whom, List<Integer> legs) {
+    if (legs.isEmpty()) {
+      speaking.remove(call);
+    } else {
+      speaking.put(call, new Spoken(whom, legs));
+    }
+    tell(page -> whom.contains(page.person()), Topic.SPEAKING);
+  }
+
+  private List<Push.Speaking> speaking(PersonId person) {
+    return speaking.entrySet().stream()
+        .filter(each -> each.getValue().whom().contains(person))
+        .map(each -> new Push.Speaking(each.getKey().value(), each.getValue().legs()))
+        .toList();
+  }
+
   /** Tells every page that the server is there, its time, and how the service stands. */
   void sayAlive() {
     tell(page -> true, Topic.SERVICE);
+  }
+
+  /** Tells the pages of these people that something has become of a message of theirs. */
+  public void voicemailChanged(Collection<PersonId> people) {
+    tell(page -> people.contains(page.person()), Topic.VOICEMAIL);
   }
 
   /** Tells this person's pages that a subscriber they play has changed. */
@@ -145,7 +174,7 @@ public class Pushes implements DeskFeed {
     return switch (topic) {
       case CALLS -> {
         DeskView desk = desk(changes.page().person());
-        yield new Push.MyCalls(desk.calls(), desk.callBacks());
+        yield new Push.MyCalls(desk.calls(), desk.callBacks(), desk.leaving());
       }
       case SHELF -> shelf(changes.page().person());
       case PEOPLE ->
@@ -154,7 +183,8 @@ public class Pushes implements DeskFeed {
               : new Push.Board(false, people(changes.people()));
       case NOTICES -> changes.notices();
       case SERVICE -> service();
-      case HISTORY, TO_RETURN, OUTSIDE -> null;
+      case SPEAKING -> speaking(changes.page().person());
+      case HISTORY, TO_RETURN, VOICEMAIL, OUTSIDE -> null;
     };
   }
 
@@ -170,14 +200,20 @@ public class Pushes implements DeskFeed {
     }
     PersonView nothing =
         PersonView.of(office.person(person), new Lamp(Lamp.Light.OFF, /* since= */ null));
-    return new DeskView(person, List.of(), List.of(), nothing);
+    return new DeskView(person, List.of(), List.of(), List.of(), nothing);
   }
 
   /** Everything this person's page shows of calls and people. */
   DeskPicture whole(PersonId person) {
     DeskView desk = desk(person);
     return new DeskPicture(
-        clock.instant(), desk.calls(), desk.callBacks(), shelf(person), people(), service());
+        clock.instant(),
+        desk.calls(),
+        desk.callBacks(),
+        desk.leaving(),
+        shelf(person),
+        people(),
+        service());
   }
 
   /** The people board, in the order of the directory. */

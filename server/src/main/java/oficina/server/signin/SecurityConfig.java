@@ -73,7 +73,7 @@ class SecurityConfig {
                     .contentSecurityPolicy(
                         csp ->
                             csp.policyDirectives(
-                                "default-src 'self'; style-src 'self' 'unsafe-inline';"
+                                "default-src 'self'; style-src 'self' 'unsafe-inline'; media-src 'self' blob:;"
                                     + " img-src 'self' data:; font-src 'self' data:;"
                                     + " object-src 'none'; base-uri 'none';"
                                     + " form-action 'self'; frame-ancestors 'none'")))

@@ -22,6 +22,8 @@ import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
 import oficina.server.office.StandIn;
+import oficina.server.sound.EndId;
+import oficina.server.sound.SoundEngine;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,10 +38,14 @@ final class ColleagueStandIn implements ExchangeListener {
 
   private final ExchangeLoop loop;
   private final OfficeData office;
+  private final SoundEngine engine;
+  private final Scripts scripts;
 
-  ColleagueStandIn(ExchangeLoop loop, OfficeData office) {
+  ColleagueStandIn(ExchangeLoop loop, OfficeData office, SoundEngine engine, Scripts scripts) {
     this.loop = loop;
     this.office = office;
+    this.engine = engine;
+    this.scripts = scripts;
   }
 
   @Override
@@ -83,6 +89,7 @@ final class ColleagueStandIn implements ExchangeListener {
       Connection answered = after == null ? null : after.leg(e.leg());
       if (answered != null && TELEPHONE.equals(answered.device())) {
         PersonId person = answered.party().employee();
+        speaks(person);
         long seconds = 100 + Math.floorMod(person.value() * 13, 60);
         loop.later(Duration.ofSeconds(seconds), () -> hangUp(e.call(), person, e.at()));
       }
@@ -115,10 +122,18 @@ final class ColleagueStandIn implements ExchangeListener {
           // Longer than a page takes to connect again: whoever was there shall answer themselves.
           loop.later(PAGES_ARE_BACK, () -> answer(call.id(), person));
         } else if (TELEPHONE.equals(connection.device())) {
+          speaks(person);
           loop.later(PAGES_ARE_BACK.multipliedBy(2), () -> hangUp(call.id(), person, call.began()));
         }
       }
     }
+  }
+
+  /** From the beginning, as somebody does who has just answered. */
+  private void speaks(PersonId person) {
+    engine.attach(
+        new EndId.Device(person, TELEPHONE),
+        scripts.voice(Scripts.Role.COLLEAGUE, office.now().nameOf(person), null));
   }
 
   /** The telephone is there as long as its person has no window. */

@@ -162,7 +162,10 @@ final class DemoPast {
   /** Whatever is still up comes to its own end, or is hung up. */
   private void finish(CallId call) {
     while (exchange.state().call(call) != null) {
-      if (exchange.nextDue() == null) {
+      if (exchange.state().call(call).mailbox() != null) {
+        later(3, 8); // what was said in those days is not invented
+        run(new Command.NetworkClears(call, 1));
+      } else if (exchange.nextDue() == null) {
         Connection somebody = first(call, ConnectionState.CONNECTED);
         run(new Command.Clear(call, somebody.party().employee()));
       } else {

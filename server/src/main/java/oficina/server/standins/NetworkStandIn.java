@@ -34,14 +34,21 @@ final class NetworkStandIn implements Trunk {
   private final ExchangeLoop loop;
   private final TrunkReports office;
   private final Pushes pushes;
+  private final SubscriberVoices voices;
   private final Map<PhoneNumber, Subscriber> subscribers = new LinkedHashMap<>();
   private final Map<TrunkCall, OutsideCall> calls = new LinkedHashMap<>();
   private final Map<PhoneNumber, PersonId> players = new HashMap<>();
 
-  NetworkStandIn(ExchangeLoop loop, TrunkReports office, Pushes pushes, List<Subscriber> all) {
+  NetworkStandIn(
+      ExchangeLoop loop,
+      TrunkReports office,
+      Pushes pushes,
+      SubscriberVoices voices,
+      List<Subscriber> all) {
     this.loop = loop;
     this.office = office;
     this.pushes = pushes;
+    this.voices = voices;
     all.forEach(subscriber -> subscribers.put(subscriber.number(), subscriber));
   }
 
@@ -61,6 +68,7 @@ final class NetworkStandIn implements Trunk {
       return; // given up meanwhile
     }
     if (to.alwaysGoesOut()) {
+      voices.emergency(call);
       office.rings(call);
       loop.later(EMERGENCY_ANSWERS, () -> office.answers(call));
       return;
@@ -73,7 +81,7 @@ final class NetworkStandIn implements Trunk {
       office.fails(call, Cause.BUSY);
     } else {
       OutsideCall outside = new OutsideCall(call, number, shown, true, loop.now());
-      calls.put(call, outside);
+      begins(outside);
       office.rings(call);
       changed(number);
       if (!played(number) && subscriber.habit() != Habit.NO_ANSWER) {
@@ -133,6 +141,7 @@ final class NetworkStandIn implements Trunk {
       return;
     }
     outside.digits += digits;
+    voices.pressed(call, digits);
     changed(outside.subscriber);
     Subscriber subscriber = subscribers.get(outside.subscriber);
     if (subscriber != null
@@ -152,7 +161,7 @@ final class NetworkStandIn implements Trunk {
     }
     PhoneNumber number = party.outsideNumber();
     OutsideCall outside = new OutsideCall(call, number, null, incoming, loop.now());
-    calls.put(call, outside);
+    begins(outside);
     Subscriber subscriber = subscribers.get(number);
     if (stage == Stage.TALKING) {
       outside.become(State.TALKING, loop.now());
@@ -171,10 +180,17 @@ final class NetworkStandIn implements Trunk {
   @Override
   public void released(TrunkCall call) {
     settingUp.remove(call);
+    voices.ends(call);
     OutsideCall outside = calls.remove(call);
     if (outside != null) {
       changed(outside.subscriber);
     }
+  }
+
+  private void begins(OutsideCall outside) {
+    calls.put(outside.call, outside);
+    Runnable said = () -> loop.post(() -> hangsUpByItself(outside));
+    voices.begins(outside, subscribers.get(outside.subscriber), said);
   }
 
   // --- what a person who plays a subscriber does ------------------------------------------------
@@ -190,10 +206,12 @@ final class NetworkStandIn implements Trunk {
 
   void play(PhoneNumber number, PersonId person) {
     players.put(number, person);
+    voices.played(number, true);
   }
 
   void leave(PhoneNumber number) {
     players.remove(number);
+    voices.played(number, false);
     callsOf(number).forEach(call -> loop.later(Duration.ofSeconds(2), () -> hangsUpByItself(call)));
   }
 
@@ -218,13 +236,17 @@ final class NetworkStandIn implements Trunk {
   /** The subscriber calls a number of the office. */
   void callOffice(PhoneNumber from, PhoneNumber to, boolean withheld) {
     TrunkCall call = new TrunkCall(UUID.randomUUID().toString());
-    calls.put(call, new OutsideCall(call, from, to, false, loop.now()));
+    begins(new OutsideCall(call, from, to, false, loop.now()));
     office.arrives(call, withheld ? null : from, to);
     changed(from);
   }
 
   void answer(OutsideCall outside) {
     pickUp(outside);
+  }
+
+  void presses(OutsideCall outside, String digits) {
+    office.keys(outside.call, digits);
   }
 
   void hangUp(OutsideCall outside) {

@@ -3,6 +3,7 @@ package oficina.server.standins;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
@@ -48,6 +49,7 @@ import org.springframework.web.bind.annotation.RestController;
 class OutsideController {
   private final ExchangeLoop loop;
   private final NetworkStandIn network;
+  private final SubscriberVoices voices;
   private final Callers callers;
   private final OfficeData office;
   private final Parties parties;
@@ -55,11 +57,13 @@ class OutsideController {
   OutsideController(
       ExchangeLoop loop,
       NetworkStandIn network,
+      SubscriberVoices voices,
       Callers callers,
       OfficeData office,
       Parties parties) {
     this.loop = loop;
     this.network = network;
+    this.voices = voices;
     this.callers = callers;
     this.office = office;
     this.parties = parties;
@@ -224,6 +228,11 @@ class OutsideController {
               }
 
               @Override
+              public PhoneNumber of(Dialled.Mailbox to) {
+                throw noNumber();
+              }
+
+              @Override
               public PhoneNumber of(Dialled.NotCallable to) {
                 throw noNumber();
               }
@@ -263,6 +272,27 @@ class OutsideController {
                 .ifPresentOrElse(network::answer, OutsideController::noSuchCall));
   }
 
+  /**
+   * @param digits 0 to 9, A to D, star and number sign
+   */
+  record Keys(@NotNull @Pattern(regexp = "[0-9A-D*#]{1,32}") String digits) {}
+
+  /** The subscriber presses keys. */
+  @PostMapping("/subscribers/{number}/keys")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keys(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String number,
+      @Valid @RequestBody Keys keys) {
+    doAtExchange(
+        () ->
+            network.callsOf(played(me, number).number()).stream()
+                .filter(call -> call.state == OutsideCall.State.TALKING)
+                .findFirst()
+                .ifPresentOrElse(
+                    call -> network.presses(call, keys.digits()), OutsideController::noSuchCall));
+  }
+
   @PostMapping("/subscribers/{number}/hang-up")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void hangUp(@AuthenticationPrincipal Employee me, @PathVariable String number) {
@@ -275,6 +305,24 @@ class OutsideController {
 
   private static void noSuchCall() {
     throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CALL");
+  }
+
+  /**
+   * @param sdp a session description as WebRTC offers it, with one medium, audio
+   */
+  record Handset(@NotNull @Size(max = 20_000) String sdp) {}
+
+  record HandsetAnswer(String sdp) {}
+
+  /** Speak and hear for a subscriber one plays. A page that did so before no longer does. */
+  @PostMapping("/subscribers/{number}/handset")
+  @ResponseStatus(HttpStatus.CREATED)
+  HandsetAnswer handset(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String number,
+      @Valid @RequestBody Handset handset) {
+    return atExchange(
+        () -> new HandsetAnswer(voices.connect(played(me, number).number(), handset.sdp())));
   }
 
   private Subscriber subscriber(String number) {

@@ -1,13 +1,15 @@
 package oficina.server.standins;
 
-import java.util.concurrent.atomic.AtomicReference;
 import oficina.server.OficinaProperties;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.journal.JournalStore;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
+import oficina.server.sound.SoundEngine;
+import oficina.server.speech.Speaker;
 import oficina.server.time.MovableClock;
 import oficina.server.trunk.TrunkLines;
+import oficina.server.voicemail.LeftBefore;
 import org.springframework.beans.factory.InitializingBean;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
@@ -19,21 +21,23 @@ import org.springframework.context.annotation.Configuration;
 class StandIns {
 
   @Bean
-  NetworkStandIn network(ExchangeLoop loop, Pushes pushes) {
-    AtomicReference<NetworkStandIn> network = new AtomicReference<>();
-    loop.listen(
+  TrunkLines trunkLines(ExchangeLoop loop, Pushes pushes, SubscriberVoices voices) {
+    TrunkLines lines =
         new TrunkLines(
-            loop,
-            office -> {
-              network.set(new NetworkStandIn(loop, office, pushes, Subscriber.all()));
-              return network.get();
-            }));
-    return network.get();
+            loop, office -> new NetworkStandIn(loop, office, pushes, voices, Subscriber.all()));
+    loop.listen(lines);
+    return lines;
   }
 
   @Bean
-  ColleagueStandIn colleagues(ExchangeLoop loop, OfficeData office) {
-    ColleagueStandIn colleagues = new ColleagueStandIn(loop, office);
+  NetworkStandIn network(TrunkLines lines) {
+    return (NetworkStandIn) lines.trunk();
+  }
+
+  @Bean
+  ColleagueStandIn colleagues(
+      ExchangeLoop loop, OfficeData office, SoundEngine engine, Scripts scripts) {
+    ColleagueStandIn colleagues = new ColleagueStandIn(loop, office, engine, scripts);
     loop.listen(colleagues);
     return colleagues;
   }
@@ -41,10 +45,16 @@ class StandIns {
   /** Written while the beans are made: the exchange starts after them, where the journal ends. */
   @Bean
   @ConditionalOnProperty({"oficina.demo", "oficina.demo-past"})
-  InitializingBean demoPast(OfficeData office, JournalStore journal, MovableClock clock) {
+  InitializingBean demoPast(
+      OfficeData office,
+      JournalStore journal,
+      MovableClock clock,
+      Speaker speaker,
+      LeftBefore messages) {
     return () -> {
       if (journal.lastSeq() == 0) {
         new DemoPast(office, journal).write(clock.instant());
+        new DemoMessages(office, speaker, messages).leave(clock.instant());
       }
     };
   }

@@ -32,6 +32,9 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   /** Where each party is, as the exchange has it now. */
   private final Map<TrunkCall, Place> now = new HashMap<>();
 
+  /** Which party is at each place, as the exchange has it now. */
+  private final Map<Place, TrunkCall> places = new HashMap<>();
+
   /** Whose place it was when what the network is being told of happened. */
   private final Map<Place, TrunkCall> then = new HashMap<>();
 
@@ -43,6 +46,16 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     this.trunk = connect.apply(this);
   }
 
+  /** The network at the other end. */
+  public Trunk trunk() {
+    return trunk;
+  }
+
+  /** The outside line that this connection is, as the exchange has it now; null when it is none. */
+  public @Nullable TrunkCall at(CallId call, int leg) {
+    return places.get(new Place(call, leg));
+  }
+
   private TrunkCall newCall(Place place) {
     TrunkCall call = new TrunkCall(UUID.randomUUID().toString());
     occupy(call, place);
@@ -51,6 +64,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
 
   private void occupy(TrunkCall call, Place place) {
     now.put(call, place);
+    places.put(place, call);
     then.put(place, call);
   }
 
@@ -76,7 +90,11 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     @Override
     public @Nullable Void of(ExchangeEvent.Merged e) {
       Place before = new Place(e.other(), e.otherLeg());
-      now.replaceAll((call, place) -> place.equals(before) ? new Place(e.call(), e.leg()) : place);
+      TrunkCall moved = places.remove(before);
+      if (moved != null) {
+        now.put(moved, new Place(e.call(), e.leg()));
+        places.put(new Place(e.call(), e.leg()), moved);
+      }
       return null;
     }
   }
@@ -128,11 +146,23 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
 
     @Override
     public @Nullable Void of(ExchangeEvent.Established e) {
-      TrunkCall caller = then.get(new Place(e.call(), CALLER));
-      if (caller != null && e.leg() != CALLER) {
-        trunk.answered(caller);
+      if (e.leg() != CALLER) {
+        answered(e.call());
       }
       return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.MailboxAnswered e) {
+      answered(e.call());
+      return null;
+    }
+
+    private void answered(CallId call) {
+      TrunkCall caller = then.get(new Place(call, CALLER));
+      if (caller != null) {
+        trunk.answered(caller);
+      }
     }
 
     @Override
@@ -148,7 +178,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
       TrunkCall call = then.remove(new Place(e.call(), e.leg()));
       if (call != null) {
-        now.remove(call);
+        places.remove(now.remove(call));
         trunk.released(call);
       }
       return null;
@@ -173,7 +203,9 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
           case INITIATED -> Trunk.Stage.SETTING_UP;
           case ALERTING -> Trunk.Stage.RINGING;
           case CONNECTED, HOLD ->
-              call.answered() == null ? Trunk.Stage.RINGING : Trunk.Stage.TALKING;
+              call.answered() == null && call.mailbox() == null
+                  ? Trunk.Stage.RINGING
+                  : Trunk.Stage.TALKING;
         };
     TrunkCall line = newCall(new Place(call.id(), party.leg()));
     trunk.goesOn(line, party.party(), incoming, stage, call.shownTo(party).number());
@@ -213,6 +245,15 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   @Override
   public void fails(TrunkCall call, Cause cause) {
     report(call, (id, leg) -> new Command.NetworkFails(id, leg, cause));
+  }
+
+  @Override
+  public void keys(TrunkCall call, String digits) {
+    report(call, (id, leg) -> new Command.NetworkKeys(id, leg, digits));
+    Place place = now.get(call);
+    if (place != null) {
+      loop.pressed(place.call(), digits);
+    }
   }
 
   @Override

@@ -23,6 +23,9 @@ public interface TrunkReports {
   /** The network cannot complete the call. */
   void fails(TrunkCall call, Cause cause);
 
+  /** The outside party pressed keys (RFC 4733 events). */
+  void keys(TrunkCall call, String digits);
+
   /** The outside party hung up. */
   void clears(TrunkCall call);
 }

@@ -64,7 +64,7 @@ class ExchangeLoopTest {
             "201",
             null,
             new Person.Place("Front desk", ""),
-            new Person.Calls(Duration.ofSeconds(20), true, CallerIdChoice.DIRECT));
+            new Person.Calls(Duration.ofSeconds(20), true, CallerIdChoice.DIRECT, false));
     when(office.now())
         .thenReturn(
             new Office(

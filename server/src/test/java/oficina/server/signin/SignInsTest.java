@@ -27,6 +27,7 @@ class SignInsTest {
   private static final Limits LIMITS =
       new Limits(
           DataSize.ofKilobytes(64),
+          DataSize.ofMegabytes(1),
           4_000,
           10,
           20,

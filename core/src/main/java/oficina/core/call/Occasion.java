@@ -1,0 +1,29 @@
+package oficina.core.call;
+
+/** Why a mailbox answers instead of its owner; each can have a greeting of its own. */
+public enum Occasion {
+  NO_ANSWER,
+  BUSY,
+  /** The owner is not there: none of their devices is. */
+  AWAY,
+  /** Outside the opening hours. */
+  CLOSED;
+
+  /** The occasion that a call for this reason reaches nobody. */
+  public static Occasion after(Cause cause) {
+    return switch (cause) {
+      case BUSY -> BUSY;
+      case NOT_SIGNED_IN -> AWAY;
+      default -> NO_ANSWER;
+    };
+  }
+
+  /** The cause that whoever called is told in the history. */
+  public Cause cause() {
+    return switch (this) {
+      case BUSY -> Cause.BUSY;
+      case AWAY -> Cause.NOT_SIGNED_IN;
+      case NO_ANSWER, CLOSED -> Cause.NO_ANSWER;
+    };
+  }
+}

@@ -1,0 +1,31 @@
+package oficina.core.voicemail;
+
+/** Something that is said to whoever listens to their messages by telephone. */
+public sealed interface Say {
+
+  /** Sentences that are always the same. */
+  enum Words implements Say {
+    ENTER_EXTENSION,
+    ENTER_PIN,
+    WRONG_PIN,
+    TOO_MANY_TRIES,
+    CHOICES,
+    /** When no message is at hand. */
+    CHOICES_WITHOUT,
+    NO_MORE,
+    DELETED,
+    CANNOT_CALL,
+    SPEAK_GREETING,
+    GREETING_KEPT,
+    GOODBYE
+  }
+
+  /** How many messages there are. */
+  record Count(int fresh, int all) implements Say {}
+
+  /** Who left a message, and when. */
+  record Head(int message) implements Say {}
+
+  /** The message itself. */
+  record Sound(int message) implements Say {}
+}

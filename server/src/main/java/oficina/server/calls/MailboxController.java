@@ -1,0 +1,47 @@
+package oficina.server.calls;
+
+import jakarta.validation.Valid;
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Command;
+import oficina.server.signin.Employee;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Calls into mailboxes, and out of them. */
+@RestController
+@RequestMapping("/api/calls/{id}")
+class MailboxController {
+  private final Commands commands;
+
+  MailboxController(Commands commands) {
+    this.commands = commands;
+  }
+
+  /**
+   * Have a mailbox take a message: one's own, of a call that rings here; of whom one called in
+   * vain; or for the caller one has announced, of whoever they wanted.
+   */
+  @PostMapping("/to-mailbox")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void toMailbox(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    commands.carryOut(new Command.ToMailbox(new CallId(id), me.id()));
+  }
+
+  /** Speak with somebody who is leaving a message for oneself or a group of one's own. */
+  @PostMapping("/take-from-mailbox")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void take(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody CallController.Answering answering) {
+    commands.carryOut(
+        new Command.TakeFromMailbox(new CallId(id), me.id(), new DeviceId(answering.device())));
+  }
+}

@@ -1,0 +1,35 @@
+package oficina.server.softphone;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import oficina.core.sound.OggOpus;
+import oficina.core.sound.Pcm;
+
+/** Sound as a small file that most players read. */
+public final class OpusFile {
+  private static final int LARGEST = 1_275;
+
+  private OpusFile() {}
+
+  /** Whether this machine can make one. */
+  public static boolean possible() {
+    return Opus.THERE;
+  }
+
+  /**
+   * @param samples as in {@link Pcm}
+   */
+  public static byte[] of(short[] samples) {
+    List<byte[]> packets = new ArrayList<>();
+    try (OpusCodec codec = new OpusCodec()) {
+      byte[] packet = new byte[LARGEST];
+      for (int from = 0; from < samples.length; from += Pcm.FRAME) {
+        short[] frame =
+            Arrays.copyOfRange(samples, from, from + Pcm.FRAME); // the last with silence
+        packets.add(Arrays.copyOf(packet, codec.encode(frame, packet)));
+      }
+    }
+    return OggOpus.file(packets, samples.length);
+  }
+}

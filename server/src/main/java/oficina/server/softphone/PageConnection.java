@@ -1,0 +1,314 @@
+package oficina.server.softphone;
+
+import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import oficina.core.sound.G711;
+import oficina.core.sound.JitterBuffer;
+import oficina.core.sound.Pcm;
+import oficina.server.sound.SoundEnd;
+import org.bouncycastle.tls.DTLSTransport;
+import org.bouncycastle.tls.DatagramTransport;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The sound of one page: first it proves who it is (STUN, then DTLS), then packets come and go.
+ * What comes is put in order by the jitter buffer until the engine asks for it.
+ */
+final class PageConnection implements SoundEnd {
+  private static final Logger LOG = LoggerFactory.getLogger(PageConnection.class);
+  private static final int HEADER = 12;
+  private static final int LARGEST = 1_500;
+  private static final int WAITING = 64;
+  private static final int MARKER = 0x80;
+
+  /** Long enough that whoever hears it does not hear where it ends. */
+  private static final int SILENT_FRAMES_AT_THE_END = 10;
+
+  private final SoundPort port;
+  private final Executor handshakes;
+  private final Offer offer;
+  private final Codec codec;
+  private final int payloadType;
+  private final String name;
+  private final byte[] password;
+  private final long source;
+  private final Refused refused;
+
+  private final BlockingQueue<byte[]> handshake = new ArrayBlockingQueue<>(WAITING);
+  private final AtomicBoolean shaking = new AtomicBoolean();
+  private final JitterBuffer jitter = new JitterBuffer();
+  private final byte[] taken = new byte[LARGEST];
+  private final byte[] payload = new byte[LARGEST - HEADER - 40];
+  private final byte[] packet = new byte[LARGEST];
+  private final ByteBuffer toSend = ByteBuffer.wrap(packet);
+  private final short[] silence = new short[Pcm.FRAME];
+
+  private volatile @Nullable InetSocketAddress remote;
+  private volatile @Nullable DTLSTransport transport;
+  private volatile @Nullable Srtp fromPage;
+  private volatile @Nullable Srtp toPage;
+  private final AtomicBoolean closing = new AtomicBoolean();
+  private volatile boolean closed;
+  private volatile long provedAt = System.nanoTime();
+  private int number;
+  private int time;
+  private int silentLeft;
+  private boolean talkBegins = true;
+
+  PageConnection(
+      SoundPort port,
+      Executor handshakes,
+      Offer offer,
+      Refused refused,
+      String name,
+      String password,
+      long source) {
+    this.port = port;
+    this.handshakes = handshakes;
+    this.offer = offer;
+    this.refused = refused;
+    this.name = name;
+    this.password = password.getBytes(StandardCharsets.US_ASCII);
+    this.source = source;
+    boolean opus = offer.opus() != null && Opus.THERE;
+    this.codec = opus ? new OpusCodec() : new G711Codec(G711.A_LAW);
+    this.payloadType = opus ? offer.opus() : G711.A_LAW.payloadType();
+  }
+
+  /** Its half of the user name of STUN. */
+  String name() {
+    return name;
+  }
+
+  int payloadType() {
+    return payloadType;
+  }
+
+  /** How long ago it last proved that it is there. */
+  long silentNanos() {
+    return System.nanoTime() - provedAt;
+  }
+
+  // --- what comes, on the port's thread ---------------------------------------------------------
+
+  /** A request for the way here, answered when it has the right password. */
+  void asked(Stun.Request request, InetSocketAddress from) {
+    if (closed || !request.isSignedWith(password)) {
+      refused.credentials.incrementAndGet();
+      return;
+    }
+    provedAt = System.nanoTime();
+    if (!from.equals(remote)) {
+      port.comesFrom(this, remote, from);
+      remote = from;
+    }
+    port.send(ByteBuffer.wrap(Stun.answer(request, password, from)), from);
+  }
+
+  /** A step of the handshake, or of what belongs to it later. */
+  void shook(byte[] message) {
+    if (!closed && handshake.offer(message) && shaking.compareAndSet(false, true)) {
+      try {
+        handshakes.execute(this::goOnShaking);
+      } catch (RejectedExecutionException e) {
+        shaking.set(false); // the page repeats it
+      }
+    }
+  }
+
+  private void goOnShaking() {
+    try {
+      DTLSTransport before = transport;
+      if (before == null) {
+        transport = new Handshake(port.identity(), offer.fingerprint(), this::keys).run(new Wire());
+      } else {
+        takeIn(before);
+      }
+    } catch (IOException | RuntimeException e) {
+      if (!closed && transport == null) {
+        refused.handshakes.incrementAndGet();
+        LOG.info("A page's sound was not connected: {}", e.getMessage());
+        port.close(this);
+      }
+    } finally {
+      shaking.set(false);
+    }
+  }
+
+  /** A last step that was lost and is repeated, or the page's goodbye, after which none is read. */
+  private void takeIn(DTLSTransport open) throws IOException {
+    byte[] nothing = new byte[LARGEST];
+    int left;
+    do {
+      left = handshake.size();
+      open.receive(nothing, 0, nothing.length, 1);
+    } while (!handshake.isEmpty() && handshake.size() < left);
+    handshake.clear();
+  }
+
+  private void keys(Srtp from, Srtp to) {
+    fromPage = from;
+    toPage = to;
+  }
+
+  /** A packet of sound; its array may be changed. */
+  void spoke(byte[] received, int length) {
+    Srtp keys = fromPage;
+    if (keys == null || closed) {
+      return;
+    }
+    int type = received[1] & 0x7F;
+    if (type >= 64 && type < 96) {
+      return; // a report (RTCP, told apart as RFC 5761 has it), of which none is needed
+    }
+    int plain = keys.unprotect(received, length);
+    if (plain == Srtp.FORGED) {
+      refused.forged.incrementAndGet();
+    } else if (plain == Srtp.REPLAYED) {
+      refused.replayed.incrementAndGet();
+    } else if (type == payloadType) {
+      int header = Srtp.header(received, plain);
+      int sequence = (received[2] & 0xFF) << 8 | received[3] & 0xFF;
+      synchronized (jitter) {
+        jitter.put(sequence, received, header, plain - header, System.nanoTime() / 1_000_000);
+      }
+    }
+  }
+
+  // --- what the engine asks for -----------------------------------------------------------------
+
+  @Override
+  public boolean speak(short[] frame) {
+    JitterBuffer.Taken what;
+    int length;
+    synchronized (jitter) {
+      what = jitter.take(taken);
+      length = jitter.length();
+    }
+    switch (what) {
+      case FRAME -> codec.decode(taken, length, frame);
+      case MISSING -> codec.conceal(frame);
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  @Override
+  public void hear(short[] frame) {
+    silentLeft = SILENT_FRAMES_AT_THE_END;
+    send(frame);
+  }
+
+  @Override
+  public void idle() {
+    if (silentLeft > 0) {
+      silentLeft--;
+      send(silence);
+    } else {
+      time += codec.ticksPerFrame();
+      talkBegins = true;
+    }
+  }
+
+  private void send(short[] frame) {
+    InetSocketAddress to = remote;
+    Srtp keys = toPage;
+    time += codec.ticksPerFrame();
+    if (to == null || keys == null || closed) {
+      return;
+    }
+    int size = codec.encode(frame, payload);
+    packet[0] = (byte) 0x80;
+    packet[1] = (byte) (payloadType | (talkBegins ? MARKER : 0));
+    packet[2] = (byte) (number >> 8);
+    packet[3] = (byte) number++;
+    for (int i = 0; i < 4; i++) {
+      packet[4 + i] = (byte) (time >> 8 * (3 - i));
+      packet[8 + i] = (byte) (source >> 8 * (3 - i));
+    }
+    talkBegins = false;
+    System.arraycopy(payload, 0, packet, HEADER, size);
+    int length = keys.protect(packet, HEADER + size);
+    toSend.position(0).limit(length);
+    port.send(toSend, to);
+  }
+
+  /** Called by the port, which forgets it. */
+  void close() {
+    if (closing.compareAndSet(false, true)) {
+      DTLSTransport open = transport;
+      if (open != null) {
+        sayGoodbye(open);
+      }
+      closed = true;
+      codec.close();
+    }
+  }
+
+  /** So that the page knows at once and can connect anew. */
+  private static void sayGoodbye(DTLSTransport open) {
+    try {
+      open.close();
+    } catch (IOException e) {
+      LOG.debug("A page could not be told that its sound has ended: {}", e.getMessage());
+    }
+  }
+
+  /** What Bouncy Castle shakes hands over. It ends with the connection, and not before. */
+  private final class Wire implements DatagramTransport {
+    @Override
+    public int getReceiveLimit() {
+      return LARGEST;
+    }
+
+    @Override
+    public int getSendLimit() {
+      return 1_200;
+    }
+
+    @Override
+    public int receive(byte[] into, int from, int most, int waitMillis) throws IOException {
+      try {
+        byte[] message = handshake.poll(waitMillis, TimeUnit.MILLISECONDS);
+        if (closed) {
+          throw new IOException("closed");
+        }
+        if (message == null) {
+          return -1;
+        }
+        int length = Math.min(most, message.length);
+        System.arraycopy(message, 0, into, from, length);
+        return length;
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IOException(e);
+      }
+    }
+
+    @Override
+    public void send(byte[] bytes, int from, int length) {
+      InetSocketAddress to = remote;
+      if (to != null) {
+        port.send(ByteBuffer.wrap(Arrays.copyOfRange(bytes, from, from + length)), to);
+      }
+    }
+
+    @Override
+    public void close() {
+      // The port decides.
+    }
+  }
+}

@@ -1,0 +1,23 @@
+package oficina.server.softphone;
+
+import java.util.concurrent.atomic.AtomicLong;
+
+/** What was not taken at the port for sound, counted. */
+final class Refused {
+  /** Packets from an address that has not proved to be a page. */
+  final AtomicLong strangers = new AtomicLong();
+
+  /** Requests for the way here without the right password. */
+  final AtomicLong credentials = new AtomicLong();
+
+  /**
+   * Pages that came with another certificate than they had said, or with none of DTLS' steps done.
+   */
+  final AtomicLong handshakes = new AtomicLong();
+
+  /** Packets whose tag is not right. */
+  final AtomicLong forged = new AtomicLong();
+
+  /** Packets that had been there before. */
+  final AtomicLong replayed = new AtomicLong();
+}

@@ -1,0 +1,87 @@
+package oficina.server.softphone;
+
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.FewEvents;
+import oficina.server.exchange.ExchangeListener;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.sound.EndId;
+import oficina.server.sound.SoundEnd;
+import oficina.server.sound.SoundEngine;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Which page's sound belongs to which end. A window has one connection at a time: a new one takes
+ * the place of the one before, and when the window is gone its sound is too.
+ */
+@Component
+public class Softphones implements ExchangeListener {
+  private final SoundPort port;
+  private final SoundEngine engine;
+  private final Map<EndId, PageConnection> connections = new ConcurrentHashMap<>();
+
+  Softphones(SoundPort port, SoundEngine engine, ExchangeLoop loop) {
+    this.port = port;
+    this.engine = engine;
+    loop.listen(this);
+  }
+
+  /** Connects a window whose offer this is, and returns the answer. */
+  String connect(EndId end, Offer offer) {
+    SoundPort.Answered answered = port.answer(offer);
+    PageConnection before = connections.put(end, answered.connection());
+    engine.attach(end, answered.connection());
+    if (before != null) {
+      port.close(before);
+    }
+    return answered.sdp();
+  }
+
+  /**
+   * A page that speaks for somebody else than its person.
+   *
+   * @param sdp what its offer is answered
+   * @param close ends it
+   */
+  public record Handset(SoundEnd end, String sdp, Runnable close) {}
+
+  /**
+   * Connects a page that speaks for somebody at the far end of a line.
+   *
+   * @param sdp what it offers
+   */
+  public Handset handset(String sdp) {
+    SoundPort.Answered answered = port.answer(Offer.read(sdp));
+    PageConnection connection = answered.connection();
+    return new Handset(connection, answered.sdp(), () -> port.close(connection));
+  }
+
+  /** Ends the sound of a window. */
+  void disconnect(EndId end) {
+    PageConnection connection = connections.remove(end);
+    if (connection != null) {
+      engine.detach(end, connection);
+      port.close(connection);
+    }
+  }
+
+  @Override
+  public void happened(ExchangeEvent event, @Nullable Call after) {
+    event.accept(
+        new FewEvents<@Nullable Void>() {
+          @Override
+          public @Nullable Void otherwise(ExchangeEvent other) {
+            return null;
+          }
+
+          @Override
+          public @Nullable Void of(ExchangeEvent.DeviceWent e) {
+            disconnect(new EndId.Device(e.person(), e.device()));
+            return null;
+          }
+        });
+  }
+}

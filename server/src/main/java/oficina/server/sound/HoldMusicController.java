@@ -1,0 +1,82 @@
+package oficina.server.sound;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Map;
+import oficina.core.sound.BadSoundException;
+import oficina.core.sound.Wav;
+import oficina.server.problems.Problem;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The music for callers who wait. As all of /api/office, for administrators alone. */
+@RestController
+@RequestMapping("/api/office/hold-music")
+class HoldMusicController {
+  private static final Duration LONGEST = Duration.ofMinutes(5);
+  private static final int LONGEST_NAME = 200;
+
+  private final HoldMusicStore store;
+  private final Music music;
+  private final MovableClock clock;
+
+  HoldMusicController(HoldMusicStore store, Music music, MovableClock clock) {
+    this.store = store;
+    this.music = music;
+    this.clock = clock;
+  }
+
+  /**
+   * @param name of the file that was uploaded; absent while the piece that ships is played
+   */
+  record HoldMusicView(@Schema(nullable = true) @Nullable String name) {}
+
+  /** What waiting callers hear. */
+  @GetMapping
+  HoldMusicView what() {
+    return new HoldMusicView(store.name().orElse(null));
+  }
+
+  /** Replace it by a WAV file. */
+  @PutMapping(consumes = "audio/wav")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(mediaType = "audio/wav", schema = @Schema(format = "binary")))
+  void replace(@RequestParam String name, HttpServletRequest request) throws IOException {
+    try {
+      String known = name.substring(0, Math.min(LONGEST_NAME, name.length()));
+      store.replace(known, read(request), clock.instant());
+      music.refresh();
+    } catch (BadSoundException e) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "SOUND_" + e.reason(),
+          Map.of("minutes", Long.toString(LONGEST.toMinutes())));
+    }
+  }
+
+  /** One at a time: files are large. */
+  private synchronized short[] read(HttpServletRequest request)
+      throws IOException, BadSoundException {
+    return Wav.read(request.getInputStream().readAllBytes(), LONGEST);
+  }
+
+  /** Play the piece that ships again. */
+  @DeleteMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove() {
+    store.remove();
+    music.refresh();
+  }
+}

@@ -1,0 +1,28 @@
+package oficina.server.sound;
+
+import java.util.List;
+import oficina.core.state.Listening.Sound;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What one party of a call is to hear.
+ *
+ * @param number its connection's number within the call
+ * @param end where it hears and speaks; null while it rings there
+ * @param voices connections whose voices it hears
+ * @param clip what is played to it; null when it hears voices or nothing
+ * @param since the tick at which the clip began
+ */
+record Leg(
+    int number,
+    @Nullable EndId end,
+    Sound sound,
+    List<Integer> voices,
+    @Nullable Clip clip,
+    long since) {
+
+  /** The same with a clip that began then. */
+  Leg since(long tick) {
+    return new Leg(number, end, sound, voices, clip, tick);
+  }
+}

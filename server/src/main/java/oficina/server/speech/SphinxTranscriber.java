@@ -1,0 +1,140 @@
+package oficina.server.speech;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import oficina.core.sound.Pcm;
+import oficina.core.sound.Wav;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * Transcripts by Debian's pocketsphinx, in a process of its own, behind everything else that wants
+ * the processor, and given up after three times the length of the sound.
+ */
+@Component
+class SphinxTranscriber implements Transcriber {
+  private static final Logger LOG = LoggerFactory.getLogger(SphinxTranscriber.class);
+  private static final Path MODEL = Path.of("/usr/share/pocketsphinx/model/en-us/en-us");
+  private static final String LANGUAGE_OF_THE_MODEL = "en";
+
+  /** Loading the model takes a moment, however short the sound is. */
+  private static final int LEAST_SECONDS = 15;
+
+  private static final double SURE = 0.4;
+
+  /** Word, beginning, end, and how sure it is (a posterior probability). */
+  private static final Pattern LINE =
+      Pattern.compile("(\\S+) (\\d+\\.\\d+) (\\d+\\.\\d+) (\\d+\\.\\d+)");
+
+  /** The model's names of other ways to pronounce a word. */
+  private static final Pattern VARIANT = Pattern.compile("\\(\\d+\\)$");
+
+  private final boolean able;
+
+  /**
+   * @param language of the office, by its two letters
+   */
+  SphinxTranscriber(@Value("${oficina.speech.language}") String language) {
+    able = language.equals(LANGUAGE_OF_THE_MODEL) && Files.isDirectory(MODEL) && isInstalled();
+    if (!able) {
+      LOG.info("Messages are not written down: there is no pocketsphinx for {}", language);
+    }
+  }
+
+  private static boolean isInstalled() {
+    for (String directory : System.getenv().getOrDefault("PATH", "").split(":")) {
+      if (Files.isExecutable(Path.of(directory, "pocketsphinx_continuous"))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  @Override
+  public boolean able() {
+    return able;
+  }
+
+  @Override
+  public List<Word> listen(short[] samples) throws SpeechException {
+    Path sound = null;
+    Path words = null;
+    try {
+      sound = Files.createTempFile("message", ".wav");
+      words = Files.createTempFile("message", ".txt");
+      Files.write(sound, Wav.write(samples));
+      Process process =
+          new ProcessBuilder(
+                  "nice",
+                  "-n",
+                  "19",
+                  "pocketsphinx_continuous",
+                  "-infile",
+                  sound.toString(),
+                  "-time",
+                  "yes",
+                  "-logfn",
+                  "/dev/null")
+              .redirectOutput(words.toFile())
+              .redirectError(ProcessBuilder.Redirect.DISCARD)
+              .start();
+      int patience = Math.max(LEAST_SECONDS, 3 * samples.length / Pcm.RATE);
+      if (!process.waitFor(patience, TimeUnit.SECONDS)) {
+        process.destroyForcibly();
+        throw new SpeechException("took longer than " + patience + " s");
+      }
+      if (process.exitValue() != 0) {
+        throw new SpeechException("ended with " + process.exitValue());
+      }
+      return read(Files.readAllLines(words, StandardCharsets.UTF_8));
+    } catch (IOException e) {
+      throw new SpeechException(e.getMessage());
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new SpeechException("was interrupted");
+    } finally {
+      delete(sound);
+      delete(words);
+    }
+  }
+
+  private static void delete(@org.jspecify.annotations.Nullable Path file) {
+    try {
+      if (file != null) {
+        Files.deleteIfExists(file);
+      }
+    } catch (IOException e) {
+      LOG.debug("{} is left over", file);
+    }
+  }
+
+  /** Of what it prints, the lines of single words; silences and noises are in brackets. */
+  static List<Word> read(List<String> lines) {
+    List<Word> words = new ArrayList<>();
+    for (String line : lines) {
+      Matcher parts = LINE.matcher(line);
+      if (parts.matches() && Character.isLetterOrDigit(parts.group(1).charAt(0))) {
+        words.add(
+            new Word(
+                VARIANT.matcher(parts.group(1)).replaceFirst(""),
+                millis(parts.group(2)),
+                millis(parts.group(3)),
+                Double.parseDouble(parts.group(4)) < SURE));
+      }
+    }
+    return words;
+  }
+
+  private static int millis(String seconds) {
+    return (int) Math.round(Double.parseDouble(seconds) * 1000);
+  }
+}

@@ -1,0 +1,156 @@
+package oficina.server.voicemail;
+
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import oficina.core.call.CallId;
+import oficina.core.call.Party;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Decision;
+import oficina.core.exchange.Refusal;
+import oficina.core.numbers.Dialled;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
+import oficina.core.state.FewEvents;
+import oficina.server.exchange.ExchangeListener;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.sound.EndId;
+import oficina.server.sound.SoundEngine;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads messages out to whoever calls for them. A session for each such call; what it needs of the
+ * database it does on a thread of its own, one key after the other.
+ */
+@Component
+class Attendants implements ExchangeListener {
+  private static final Duration PATIENCE = Duration.ofMinutes(1);
+
+  private final SoundEngine engine;
+  private final ExchangeLoop loop;
+  private final ReadingOut readingOut;
+  private final ExecutorService work =
+      Executors.newSingleThreadExecutor(
+          task -> {
+            Thread thread = new Thread(task, "attendant");
+            thread.setDaemon(true);
+            return thread;
+          });
+  private final Map<CallId, Session> sessions = new HashMap<>();
+
+  Attendants(SoundEngine engine, ExchangeLoop loop, ReadingOut readingOut) {
+    this.engine = engine;
+    this.loop = loop;
+    this.readingOut = readingOut;
+    loop.listen(this);
+  }
+
+  /** What the exchange is asked for in one call. */
+  private final class Session implements ReadingOut.Line {
+    private final EndId.Machine id;
+    private final AttendantEnd end = new AttendantEnd();
+    private final ReadingOut.Conversation conversation;
+    private int keys;
+
+    Session(EndId.Machine id, @Nullable PersonId caller) {
+      this.id = id;
+      conversation = readingOut.conversation(caller, end, this);
+      engine.attach(id, end);
+      work.execute(conversation::begin);
+      awaitKeys();
+    }
+
+    void pressed(String digits) {
+      keys++;
+      work.execute(() -> digits.chars().forEach(key -> conversation.pressed((char) key)));
+      awaitKeys();
+    }
+
+    /** Whoever presses nothing for long is let go; what is being said counts as well. */
+    private void awaitKeys() {
+      int before = keys;
+      loop.later(
+          PATIENCE.plus(Duration.ofMinutes(3)),
+          () -> {
+            if (sessions.get(id.call()) == this && keys == before) {
+              work.execute(conversation::idle);
+            }
+          });
+    }
+
+    @Override
+    public void end() {
+      loop.submit(new Command.AttendantClears(id.call(), id.leg()));
+    }
+
+    @Override
+    public boolean connect(PersonId owner, Dialled to) {
+      Decision decision =
+          loop.submit(new Command.AttendantConnects(id.call(), id.leg(), owner, to)).join();
+      return !(decision instanceof Refusal);
+    }
+  }
+
+  @Override
+  public void happened(ExchangeEvent event, @Nullable Call after) {
+    event.accept(new Following(after));
+  }
+
+  private final class Following implements FewEvents<@Nullable Void> {
+    private final @Nullable Call after;
+
+    Following(@Nullable Call after) {
+      this.after = after;
+    }
+
+    @Override
+    public @Nullable Void otherwise(ExchangeEvent event) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.Established e) {
+      begins(e.call(), after.leg(e.leg()));
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
+      Session session = sessions.get(e.call());
+      if (session != null && session.id.leg() == e.leg()) {
+        sessions.remove(e.call());
+        engine.detach(session.id, session.end);
+      }
+      return null;
+    }
+  }
+
+  private void begins(CallId call, @Nullable Connection there) {
+    if (there != null && there.party() instanceof Party.Attendant attendant) {
+      EndId.Machine id = new EndId.Machine(call, there.leg());
+      sessions.put(call, new Session(id, attendant.caller()));
+    }
+  }
+
+  @Override
+  public void pressed(CallId call, String keys) {
+    Session session = sessions.get(call);
+    if (session != null) {
+      session.pressed(keys);
+    }
+  }
+
+  /** Whoever was listening when the server stopped begins anew. */
+  @Override
+  public void takenUp(ExchangeState state) {
+    for (Call call : state.calls()) {
+      call.connections().forEach(each -> begins(call.id(), each));
+    }
+  }
+}

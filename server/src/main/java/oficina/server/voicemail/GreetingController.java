@@ -1,0 +1,210 @@
+package oficina.server.voicemail;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import oficina.core.call.Occasion;
+import oficina.core.call.Party;
+import oficina.core.exchange.Permissions;
+import oficina.core.history.ToReturn;
+import oficina.core.sound.BadSoundException;
+import oficina.core.sound.Wav;
+import oficina.server.calls.Commands;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Parties;
+import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The greetings of the mailboxes that a person hears. */
+@RestController
+@RequestMapping("/api/greetings")
+class GreetingController {
+  private static final Duration LONGEST = Duration.ofSeconds(55);
+
+  private final GreetingStore store;
+  private final Greetings greetings;
+  private final OfficeData office;
+  private final Parties parties;
+  private final MovableClock clock;
+
+  GreetingController(
+      GreetingStore store,
+      Greetings greetings,
+      OfficeData office,
+      Parties parties,
+      MovableClock clock) {
+    this.store = store;
+    this.greetings = greetings;
+    this.office = office;
+    this.parties = parties;
+    this.clock = clock;
+  }
+
+  /**
+   * What is said on one occasion.
+   *
+   * @param text what the machine says; absent when it was spoken or uploaded
+   * @param made when the owner made it; absent for the usual sentence
+   * @param until when the usual sentence is said again; absent for never
+   */
+  record GreetingView(
+      Occasion occasion,
+      @Schema(nullable = true) @Nullable String text,
+      @Schema(nullable = true) @Nullable Instant made,
+      @Schema(nullable = true) @Nullable Instant until) {}
+
+  /**
+   * A mailbox and what it says.
+   *
+   * @param mailbox by which it is named here
+   * @param line the group whose it is; absent for one's own
+   */
+  record MailboxView(
+      String mailbox,
+      @Schema(nullable = true) @Nullable String line,
+      List<GreetingView> greetings) {}
+
+  /** One's own mailbox, and those of one's groups. */
+  @GetMapping
+  List<MailboxView> all(@AuthenticationPrincipal Employee me) {
+    return ToReturn.listsOf(me.id(), office.directory()).stream()
+        .map(ToReturn::partyOf)
+        .filter(office.now()::hasMailbox)
+        .map(this::view)
+        .toList();
+  }
+
+  private MailboxView view(Party owner) {
+    List<GreetingStore.Greeting> made = store.of(Label.mailbox(owner), clock.instant());
+    return new MailboxView(
+        Label.mailbox(owner),
+        parties.groupLine(owner),
+        Arrays.stream(Occasion.values()).map(each -> view(owner, each, made)).toList());
+  }
+
+  private GreetingView view(Party owner, Occasion occasion, List<GreetingStore.Greeting> made) {
+    for (GreetingStore.Greeting each : made) {
+      if (each.occasion() == occasion) {
+        return new GreetingView(
+            occasion, each.text().isEmpty() ? null : each.text(), each.since(), each.until());
+      }
+    }
+    return new GreetingView(occasion, greetings.usual(owner, occasion), null, null);
+  }
+
+  private Party owner(Employee me, String mailbox) {
+    Party owner = mailbox.matches("[pg][0-9]{1,12}") ? ToReturn.partyOf(mailbox) : null;
+    if (owner == null || !Permissions.mayHear(office.now(), owner, me.id())) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_MAILBOX");
+    }
+    return owner;
+  }
+
+  /** What is said now, as it sounds. */
+  @GetMapping(path = "/{mailbox}/{occasion}/sound", produces = "audio/wav")
+  byte[] sound(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String mailbox,
+      @PathVariable Occasion occasion) {
+    return Wav.write(Commands.await(greetings.spoken(owner(me, mailbox), occasion)));
+  }
+
+  record Typed(@NotBlank @Size(max = 1_000) String text) {}
+
+  /**
+   * @param until when the usual sentence is to be said again; absent for never
+   */
+  record TypedGreeting(
+      @NotBlank @Size(max = 1_000) String text, @Schema(nullable = true) @Nullable Instant until) {}
+
+  /** What a text sounds like when the machine speaks it; nothing is kept. */
+  @PostMapping(path = "/typed", produces = "audio/wav")
+  byte[] hear(@Valid @RequestBody Typed typed) {
+    return Wav.write(spoken(typed.text()));
+  }
+
+  private short[] spoken(String text) {
+    short[] samples = Commands.await(greetings.typed(text));
+    if (samples.length == 0) {
+      throw new Problem(HttpStatus.CONFLICT, "CANNOT_SPEAK");
+    }
+    return samples;
+  }
+
+  /** Have a text spoken by the machine from now on. */
+  @PutMapping("/{mailbox}/{occasion}/typed")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void type(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String mailbox,
+      @PathVariable Occasion occasion,
+      @Valid @RequestBody TypedGreeting typed) {
+    Party owner = owner(me, mailbox);
+    keep(owner, occasion, typed.text(), spoken(typed.text()), typed.until());
+  }
+
+  /** Have a WAV file played from now on. */
+  @PutMapping(path = "/{mailbox}/{occasion}/sound", consumes = "audio/wav")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(mediaType = "audio/wav", schema = @Schema(format = "binary")))
+  void upload(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String mailbox,
+      @PathVariable Occasion occasion,
+      @RequestParam(required = false) @Nullable Instant until,
+      HttpServletRequest request)
+      throws IOException {
+    Party owner = owner(me, mailbox);
+    try {
+      short[] samples = Wav.read(request.getInputStream().readAllBytes(), LONGEST);
+      keep(owner, occasion, "", samples, until);
+    } catch (BadSoundException e) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "SOUND_" + e.reason(),
+          Map.of("minutes", Long.toString(LONGEST.toMinutes() + 1)));
+    }
+  }
+
+  private void keep(
+      Party owner, Occasion occasion, String text, short[] samples, @Nullable Instant until) {
+    store.keep(
+        Label.mailbox(owner),
+        new GreetingStore.Greeting(occasion, text, clock.instant(), until),
+        samples);
+  }
+
+  /** Say the usual sentence again. */
+  @DeleteMapping("/{mailbox}/{occasion}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String mailbox,
+      @PathVariable Occasion occasion) {
+    store.remove(Label.mailbox(owner(me, mailbox)), occasion);
+  }
+}

@@ -1,0 +1,34 @@
+package oficina.server.voicemail;
+
+import java.time.Instant;
+import oficina.core.call.CallId;
+import oficina.core.call.Party;
+import oficina.core.history.ToReturn;
+
+/**
+ * Whose message something recorded is.
+ *
+ * @param leg the connection of the mailbox within the call
+ * @param owner whose mailbox it is: an employee, or the members of a group
+ * @param began when the recording began
+ */
+record Label(CallId call, int leg, Party owner, Party caller, Instant began) {
+
+  /** The one name of what was recorded there. */
+  String place() {
+    return place(call, leg);
+  }
+
+  static String place(CallId call, int leg) {
+    return call.value() + "." + leg;
+  }
+
+  /** What the mailbox is called, as the list of calls to return of the same owner. */
+  String mailbox() {
+    return mailbox(owner);
+  }
+
+  static String mailbox(Party owner) {
+    return owner.employee() != null ? ToReturn.listOf(owner.employee()) : ToReturn.listOf(owner);
+  }
+}

@@ -1,0 +1,300 @@
+package oficina.server.voicemail;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import oficina.core.call.Party;
+import oficina.core.history.SearchWords;
+import oficina.core.history.ToReturn;
+import oficina.core.people.PersonId;
+import oficina.server.database.Cursor;
+import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.signin.Employee;
+import oficina.server.softphone.OpusFile;
+import oficina.server.time.MovableClock;
+import oficina.server.voicemail.MessageViews.Letter;
+import oficina.server.voicemail.MessageViews.MessageView;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The messages that were left for a person, and for groups they belong to. */
+@RestController
+@RequestMapping("/api/voicemail")
+class MessageController {
+  private static final int PAGE = 50;
+
+  private final MessageStore messages;
+  private final MessageViews views;
+  private final OfficeData office;
+  private final Pushes pushes;
+  private final MovableClock clock;
+
+  MessageController(
+      MessageStore messages,
+      MessageViews views,
+      OfficeData office,
+      Pushes pushes,
+      MovableClock clock) {
+    this.messages = messages;
+    this.views = views;
+    this.office = office;
+    this.pushes = pushes;
+    this.clock = clock;
+  }
+
+  private List<String> mine(Employee me) {
+    return ToReturn.listsOf(me.id(), office.directory());
+  }
+
+  /** Everybody who hears this mailbox has it before them as it is now. */
+  private void changed(Collection<String> mailboxes) {
+    Set<PersonId> people = new HashSet<>();
+    mailboxes.forEach(each -> people.addAll(office.now().people(ToReturn.partyOf(each))));
+    pushes.voicemailChanged(people);
+  }
+
+  private static Problem none() {
+    return new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_MESSAGE");
+  }
+
+  // --- the list ---------------------------------------------------------------------------------
+
+  /**
+   * A page of messages.
+   *
+   * @param fresh how many are new altogether
+   * @param next what to ask for to get older ones; absent when there are none
+   */
+  record VoicemailPage(
+      List<MessageView> messages, int fresh, @Schema(nullable = true) @Nullable String next) {}
+
+  /** Messages, latest first. */
+  @GetMapping
+  VoicemailPage page(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "false") boolean onlyNew,
+      @RequestParam(defaultValue = "") @Size(max = 100) String text,
+      @RequestParam(defaultValue = "") String before) {
+    List<String> mine = mine(me);
+    int fresh = messages.count(mine);
+    List<String> words = SearchWords.wanted(text);
+    if (words.isEmpty() && !text.isBlank()) {
+      return new VoicemailPage(List.of(), fresh, null); // nothing that could be found
+    }
+    List<MessageStore.Message> found =
+        messages.page(mine, onlyNew, words, cursor(before), PAGE + 1);
+    boolean more = found.size() > PAGE;
+    List<MessageStore.Message> shown = more ? found.subList(0, PAGE) : found;
+    MessageStore.Message last = more ? shown.get(PAGE - 1) : null;
+    return new VoicemailPage(
+        shown.stream().map(message -> views.view(message, me.id())).toList(),
+        fresh,
+        last == null ? null : new Cursor(last.began(), last.id()).text());
+  }
+
+  private static Cursor cursor(String text) {
+    return Cursor.read(text)
+        .orElseThrow(() -> new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD"));
+  }
+
+  // --- one message ------------------------------------------------------------------------------
+
+  private MessageStore.Message message(Employee me, long id) {
+    return messages.message(id, mine(me)).orElseThrow(MessageController::none);
+  }
+
+  /** One message with everything that is known of it. */
+  @GetMapping("/{id}")
+  Letter letter(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    return views.letter(message(me, id), me.id());
+  }
+
+  /** Its sound, also parts of it (byte ranges, RFC 9110). */
+  @GetMapping(path = "/{id}/sound", produces = "audio/wav")
+  ResponseEntity<Resource> sound(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    return ResponseEntity.ok(file(me, id));
+  }
+
+  private SoundFile file(Employee me, long id) {
+    int length = messages.soundLength(id, mine(me)).orElseThrow(MessageController::none);
+    return new SoundFile(fileName(id, "wav"), length, second -> messages.second(id, second));
+  }
+
+  private static String fileName(long id, String ending) {
+    return "message-" + id + "." + ending;
+  }
+
+  private static String attached(String name) {
+    return ContentDisposition.attachment().filename(name).build().toString();
+  }
+
+  /** Its sound, to be saved. */
+  @GetMapping(path = "/{id}/file", produces = "audio/wav")
+  ResponseEntity<Resource> save(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, attached(fileName(id, "wav")))
+        .body(file(me, id));
+  }
+
+  /** Its sound as a smaller file (Opus in Ogg, RFC 7845), to be saved. */
+  @GetMapping(path = "/{id}/opus", produces = "audio/ogg")
+  ResponseEntity<byte[]> saveSmall(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    message(me, id);
+    if (!OpusFile.possible()) {
+      throw new Problem(HttpStatus.CONFLICT, "NO_OPUS");
+    }
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, attached(fileName(id, "ogg")))
+        .body(OpusFile.of(KeptSound.samples(messages.sound(id))));
+  }
+
+  /** Its transcript with times, as WebVTT, to be saved. */
+  @GetMapping(path = "/{id}/transcript", produces = "text/vtt")
+  ResponseEntity<byte[]> transcript(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    String text = WebVtt.of(message(me, id).transcript().words());
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, attached(fileName(id, "vtt")))
+        .body(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  // --- what becomes of it -----------------------------------------------------------------------
+
+  private interface Change {
+    boolean carryOut(List<String> mine);
+  }
+
+  private void change(Employee me, long id, Change change) {
+    List<String> mine = mine(me);
+    if (!change.carryOut(mine)) {
+      throw none();
+    }
+    changed(messages.mailboxes(List.of(id), mine));
+  }
+
+  record Switched(boolean on) {}
+
+  /** It was heard, or is to count as new again. */
+  @PostMapping("/{id}/heard")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void heard(
+      @AuthenticationPrincipal Employee me, @PathVariable long id, @RequestBody Switched heard) {
+    change(
+        me,
+        id,
+        mine ->
+            heard.on()
+                ? messages.heard(id, mine, me.id(), clock.instant())
+                : messages.unheard(id, mine));
+  }
+
+  /** Somebody has dealt with it, or nobody has. */
+  @PostMapping("/{id}/dealt")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void dealt(
+      @AuthenticationPrincipal Employee me, @PathVariable long id, @RequestBody Switched dealt) {
+    change(
+        me,
+        id,
+        mine ->
+            dealt.on()
+                ? messages.dealt(id, mine, me.id(), clock.instant())
+                : messages.notDealt(id, mine));
+  }
+
+  record Note(@NotNull @Size(max = 2_000) String text) {}
+
+  /** What there is to know about it. */
+  @PutMapping("/{id}/note")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void note(
+      @AuthenticationPrincipal Employee me, @PathVariable long id, @Valid @RequestBody Note note) {
+    change(me, id, mine -> messages.note(id, mine, note.text()));
+  }
+
+  /**
+   * @param text empty for what the machine understood
+   */
+  record Correction(@NotNull @Size(max = 10_000) String text) {}
+
+  /** What was really said. */
+  @PutMapping("/{id}/words")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void correct(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody Correction correction) {
+    change(me, id, mine -> messages.correct(id, mine, correction.text()));
+  }
+
+  /**
+   * @param person the colleague who is to hear it
+   */
+  record Passing(long person, @NotNull @Size(max = 500) String note) {}
+
+  /** Put a copy into a colleague's mailbox. */
+  @PostMapping("/{id}/pass")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void pass(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody Passing passing) {
+    Party to = new Party.Employee(new PersonId(passing.person()));
+    if (!office.now().hasMailbox(to)) {
+      throw new Problem(HttpStatus.CONFLICT, "NO_MAILBOX", Map.of());
+    }
+    String mailbox = Label.mailbox(to);
+    String place = UUID.randomUUID().toString();
+    if (!messages.pass(id, mine(me), mailbox, me.id(), passing.note(), place)) {
+      throw none();
+    }
+    changed(List.of(mailbox));
+  }
+
+  record Several(@NotEmpty @Size(max = 500) List<@NotNull Long> ids) {}
+
+  /** Remove messages. */
+  @PostMapping("/remove")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@AuthenticationPrincipal Employee me, @Valid @RequestBody Several several) {
+    remove(me, several, clock.instant());
+  }
+
+  /** Bring back messages that were removed. */
+  @PostMapping("/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restore(@AuthenticationPrincipal Employee me, @Valid @RequestBody Several several) {
+    remove(me, several, null);
+  }
+
+  private void remove(Employee me, Several several, @Nullable Instant at) {
+    List<String> mine = mine(me);
+    messages.remove(several.ids(), mine, at);
+    changed(messages.mailboxes(several.ids(), mine));
+  }
+}

@@ -1,0 +1,57 @@
+import { IconBellOff, IconDeviceDesktop, IconPlugConnectedX } from '@tabler/icons-react';
+import { Suspense, lazy, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useLine } from '../live/line';
+import { useSound } from '../ring/sound';
+import { troubleOf, useSoundState } from '../sound/store';
+
+const SoundSheet = lazy(() =>
+  import('../sound/SoundSheet').then((sheet) => ({ default: sheet.SoundSheet })),
+);
+
+/** Which device rings and speaks, and whether calls reach it at all; a click opens its sheet. */
+export function DeviceChip() {
+  const { t } = useTranslation();
+  const connection = useLine((line) => line.connection);
+  const ringer = useSound();
+  const { microphone, microphoneName, lost } = useSoundState();
+  const [open, setOpen] = useState(false);
+  const trouble = troubleOf(microphone) || (lost ? 'lost' : '');
+  const state = connection !== 'live' ? 'noCalls' : ringer.blocked ? 'silent' : 'rings';
+  const Icon = { noCalls: IconPlugConnectedX, silent: IconBellOff, rings: IconDeviceDesktop }[
+    state
+  ];
+  const wrong = state !== 'rings' || trouble !== '';
+  return (
+    <>
+      <button
+        type="button"
+        title={microphoneName}
+        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
+        onClick={() => {
+          if (state === 'silent') {
+            ringer.unlock();
+          } else {
+            setOpen(true);
+          }
+        }}
+      >
+        <Icon size={18} aria-hidden="true" />
+        <span className="leading-tight">
+          <span className="block max-w-44 truncate font-semibold max-sm:sr-only">
+            {t('device.thisComputer')}
+            {microphoneName && <span className="font-normal opacity-80"> {microphoneName}</span>}
+          </span>
+          <span role="status" className={`block text-xs ${wrong ? 'text-accent' : 'opacity-80'}`}>
+            {state === 'rings' && trouble ? t(`sound.short.${trouble}`) : t(`device.${state}`)}
+          </span>
+        </span>
+      </button>
+      {open && (
+        <Suspense>
+          <SoundSheet onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,246 @@
+import { useQuery } from '@tanstack/react-query';
+import {
+  IconDownload,
+  IconMailOpened,
+  IconPhone,
+  IconPlayerPause,
+  IconPlayerPlay,
+  IconShare3,
+  IconTrash,
+} from '@tabler/icons-react';
+import { useCallback, useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import type { MessageLetter, MessageView } from '../api/types';
+import { nameOf } from '../calls/order';
+import { callParty } from '../calls/services';
+import { useCalls } from '../calls/store';
+import { KeyCap } from '../frame/KeyCap';
+import { useKeys } from '../frame/keys';
+import { useSoundState } from '../sound/store';
+import { clockTime, dayAndTime, timeOfDay } from '../words/time';
+import { Band } from './Band';
+import { Note } from './Note';
+import { PassOn } from './PassOn';
+import { Transcript } from './Transcript';
+import { dealt, heard, letterOf, remove } from './messages';
+import { SPEEDS, usePlayer } from './usePlayer';
+
+const STEP_MS = 5_000;
+
+/** A message, opened: its sound as a band, under it what was said, beneath what one does with it. */
+export function Letter({ id }: { id: number }) {
+  const { data, error } = useQuery(letterOf(id));
+  if (error) {
+    return (
+      <p role="alert" className="text-error font-semibold">
+        {sentence(error)}
+      </p>
+    );
+  }
+  return data ? <Opened key={id} letter={data} /> : null;
+}
+
+function Opened({ letter }: { letter: MessageLetter }) {
+  const { t } = useTranslation();
+  const { message } = letter;
+  const { id } = message;
+  const player = usePlayer(
+    id,
+    useCallback(() => void heard(id, true), [id]),
+  );
+  const name = nameOf(message.who, t('party.withheld'));
+  useKeys(
+    useMemo(
+      () => [
+        { key: ' ', run: player.toggle },
+        { key: 'arrowleft', run: () => player.seek(player.at - STEP_MS) },
+        {
+          key: 'arrowright',
+          run: () => player.seek(Math.min(message.length, player.at + STEP_MS)),
+        },
+        { key: '[', run: () => player.faster(-1) },
+        { key: ']', run: () => player.faster(1) },
+      ],
+      [player, message.length],
+    ),
+  );
+
+  return (
+    <article aria-label={t('voicemail.from', { name })}>
+      <header className="flex flex-wrap items-baseline gap-x-3">
+        <h2 className="text-xl font-bold break-words">{name}</h2>
+        <span className="quiet">
+          {[
+            message.who.place,
+            message.who.name === message.who.number ? '' : message.who.number,
+            message.line && t('history.onLine', { line: message.line }),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
+        <span className="quiet ml-auto">{dayAndTime(message.began)}</span>
+      </header>
+      <p className="quiet text-sm">{fate(message, t)}</p>
+      {message.passedBy && (
+        <p className="mt-1">
+          <span className="font-semibold">
+            {t('voicemail.passedBy', { name: message.passedBy })}
+          </span>{' '}
+          {message.passedNote}
+        </p>
+      )}
+      <div className="mt-4 flex flex-wrap items-center gap-4">
+        <button type="button" className="btn btn-primary" onClick={player.toggle}>
+          {player.playing ? (
+            <IconPlayerPause size={18} aria-hidden="true" />
+          ) : (
+            <IconPlayerPlay size={18} aria-hidden="true" />
+          )}
+          {t(player.playing ? 'voicemail.pause' : 'voicemail.play')}{' '}
+          <KeyCap name={t('voicemail.space')} />
+        </button>
+        <Band outline={letter.outline} length={message.length} player={player} />
+        <p className="w-24 text-right">
+          <strong>{clockTime(player.at)}</strong>{' '}
+          <span className="quiet">{t('voicemail.of', { length: clockTime(message.length) })}</span>
+        </p>
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+        <span role="group" aria-label={t('voicemail.speed')} className="flex items-center gap-1">
+          {t('voicemail.speed')}
+          {SPEEDS.map((each) => (
+            <button
+              key={each}
+              type="button"
+              aria-pressed={player.speed === each}
+              className={`rounded px-1 ${player.speed === each ? 'text-primary font-bold underline underline-offset-2' : 'quiet'}`}
+              onClick={() =>
+                player.faster(SPEEDS.indexOf(each) - SPEEDS.indexOf(player.speed as 1))
+              }
+            >
+              {each}
+            </button>
+          ))}
+          <KeyCap name="[ ]" />
+        </span>
+        <span className="quiet">
+          {t('voicemail.back')} <KeyCap name="←" />
+        </span>
+        <span className="quiet">
+          {t('voicemail.on')} <KeyCap name="→" />
+        </span>
+      </div>
+      <div className="mt-4">
+        <Transcript letter={letter} player={player} />
+      </div>
+      <Deeds letter={letter} />
+      <Note key={message.note} id={id} note={message.note} />
+    </article>
+  );
+}
+
+/** Who heard it and who has dealt with it. */
+function fate(message: MessageView, t: ReturnType<typeof useTranslation>['t']): string {
+  const deed = (what: 'heard' | 'dealt') => {
+    const it = message[what];
+    return (
+      it &&
+      t(`voicemail.${what}${it.mine ? 'ByMe' : 'By'}`, { name: it.name, time: timeOfDay(it.at) })
+    );
+  };
+  return [message.fresh && t('voicemail.fresh'), deed('heard'), deed('dealt')]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** What one does with a message. Letters mean calls as long as there are any. */
+function Deeds({ letter }: { letter: MessageLetter }) {
+  const { t } = useTranslation();
+  const { message, numbers } = letter;
+  const { id } = message;
+  const free = useCalls().length === 0;
+  const { wideband } = useSoundState();
+  const [passing, setPassing] = useState(false);
+  const deeds = useMemo(
+    () => ({
+      c: () => (message.who.dial ? callParty(message.who) : false),
+      p: () => setPassing(true),
+      d: () => dealt(id, !message.dealt),
+      u: () => heard(id, message.fresh),
+      delete: () => remove([id]),
+    }),
+    [id, message],
+  );
+  useKeys(
+    useMemo(
+      () => (free ? Object.entries(deeds).map(([key, run]) => ({ key, run })) : []),
+      [free, deeds],
+    ),
+  );
+  const cap = (name: string) => free && <KeyCap name={name} />;
+  return (
+    <>
+      <div className="mt-5 flex flex-wrap gap-2">
+        {message.who.dial && (
+          <button type="button" className="btn btn-primary" onClick={() => void deeds.c()}>
+            <IconPhone size={18} aria-hidden="true" />
+            {t('voicemail.callBack')} {cap('C')}
+          </button>
+        )}
+        {numbers.map((number) => (
+          <button
+            key={number.dial}
+            type="button"
+            className="btn btn-plain"
+            onClick={() => void callParty(number)}
+          >
+            {t('voicemail.callNumber', { number: number.shown })}
+          </button>
+        ))}
+        <button
+          type="button"
+          className="btn btn-plain"
+          aria-pressed={message.dealt !== undefined}
+          onClick={() => void deeds.d()}
+        >
+          {t(message.dealt ? 'voicemail.notDealt' : 'voicemail.deal')} {cap('D')}
+        </button>
+        <button
+          type="button"
+          className="btn btn-plain"
+          aria-expanded={passing}
+          onClick={() => setPassing(!passing)}
+        >
+          <IconShare3 size={18} aria-hidden="true" />
+          {t('voicemail.pass')} {cap('P')}
+        </button>
+        <button type="button" className="btn btn-plain" onClick={() => void deeds.u()}>
+          <IconMailOpened size={18} aria-hidden="true" />
+          {t(message.fresh ? 'voicemail.markHeard' : 'voicemail.unheard')} {cap('U')}
+        </button>
+        <a className="btn btn-plain" href={`/api/voicemail/${id}/file`} download>
+          <IconDownload size={18} aria-hidden="true" />
+          {t('voicemail.saveSound')}
+        </a>
+        {wideband && (
+          <a className="btn btn-plain" href={`/api/voicemail/${id}/opus`} download>
+            <IconDownload size={18} aria-hidden="true" />
+            {t('voicemail.saveSmall')}
+          </a>
+        )}
+        {letter.words.length > 0 && (
+          <a className="btn btn-plain" href={`/api/voicemail/${id}/transcript`} download>
+            <IconDownload size={18} aria-hidden="true" />
+            {t('voicemail.saveText')}
+          </a>
+        )}
+        <button type="button" className="btn btn-plain" onClick={() => void deeds.delete()}>
+          <IconTrash size={18} aria-hidden="true" />
+          {t('voicemail.remove')} {cap('Del')}
+        </button>
+      </div>
+      {passing && <PassOn id={id} onDone={() => setPassing(false)} />}
+    </>
+  );
+}

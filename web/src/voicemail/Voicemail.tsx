@@ -1,0 +1,178 @@
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { IconMicrophone, IconSearch } from '@tabler/icons-react';
+import { Suspense, lazy, useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { sentence } from '../api/client';
+import { useKeys } from '../frame/keys';
+import { useSettled } from '../live/useSettled';
+import { useCalls } from '../calls/store';
+import { Leaving } from './Leaving';
+import { Letter } from './Letter';
+import { Tray } from './Tray';
+import { heard, pageOf, remove } from './messages';
+
+const GreetingsSheet = lazy(() =>
+  import('./GreetingsSheet').then((it) => ({ default: it.GreetingsSheet })),
+);
+
+/** Whoever pauses so long while typing wants to see what there is. */
+const TYPING_MS = 150;
+
+/** Messages that were left for me and my groups: the tray at the left, the open letter at the right. */
+export function Voicemail() {
+  const { t } = useTranslation();
+  const [onlyNew, setOnlyNew] = useState(false);
+  const [text, setText] = useState('');
+  const [address, setAddress] = useSearchParams();
+  const open = Number(address.get('message')) || undefined;
+  const setOpen = (id?: number) => setAddress(id ? { message: String(id) } : {}, { replace: true });
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [greetings, setGreetings] = useState(false);
+  const wanted = useSettled(text.trim(), TYPING_MS);
+  const { data, error, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery({
+    ...pageOf(onlyNew, wanted),
+    placeholderData: keepPreviousData,
+  });
+  const messages = useMemo(() => data?.pages.flatMap((page) => page.messages) ?? [], [data]);
+  const fresh = data?.pages[0]?.fresh ?? 0;
+  const there = [...chosen].filter((id) => messages.some((each) => each.id === id));
+  const free = useCalls().length < 2;
+
+  const step = (by: number) => () => {
+    const at = messages.findIndex((each) => each.id === open);
+    const next = messages[at < 0 ? 0 : Math.max(0, Math.min(messages.length - 1, at + by))];
+    setOpen(next?.id);
+    return next !== undefined;
+  };
+  useKeys(
+    free
+      ? [
+          { key: 'arrowdown', run: step(1) },
+          { key: 'arrowup', run: step(-1) },
+        ]
+      : [],
+  );
+
+  function choose(id: number, on: boolean) {
+    const next = new Set(chosen);
+    if (on) {
+      next.add(id);
+    } else {
+      next.delete(id);
+    }
+    setChosen(next);
+  }
+
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <h1 className="sr-only">{t('tab.voicemail')}</h1>
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        <div role="group" aria-label={t('voicemail.which')} className="flex gap-1">
+          {[false, true].map((each) => (
+            <button
+              key={String(each)}
+              type="button"
+              aria-pressed={onlyNew === each}
+              className={`btn btn-sm ${onlyNew === each ? 'btn-primary' : 'btn-plain'}`}
+              onClick={() => setOnlyNew(each)}
+            >
+              {each ? t('voicemail.new', { count: fresh }) : t('voicemail.all')}
+            </button>
+          ))}
+        </div>
+        <label className="input input-sm bg-base-100 w-64 max-sm:w-full">
+          <IconSearch size={16} aria-hidden="true" />
+          <input
+            type="search"
+            aria-label={t('voicemail.search')}
+            placeholder={t('voicemail.search')}
+            maxLength={100}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
+        <button
+          type="button"
+          className="btn btn-sm btn-plain ml-auto"
+          onClick={() => setGreetings(true)}
+        >
+          <IconMicrophone size={16} aria-hidden="true" />
+          {t('voicemail.greetings')}
+        </button>
+      </div>
+      <Leaving />
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[430px_minmax(0,1fr)]">
+        <section
+          aria-label={t('voicemail.tray')}
+          className="sheet min-h-0 overflow-y-auto max-lg:max-h-[45dvh]"
+        >
+          {there.length > 0 && (
+            <div className="bg-base-200 border-base-300 sticky top-0 flex flex-wrap items-center gap-2 border-b px-3 py-1.5">
+              <span className="font-semibold">
+                {t('voicemail.chosen', { count: there.length })}
+              </span>
+              <button
+                type="button"
+                className="btn btn-xs btn-plain"
+                onClick={() => there.forEach((id) => void heard(id, false))}
+              >
+                {t('voicemail.unheard')}
+              </button>
+              <button
+                type="button"
+                className="btn btn-xs btn-plain"
+                onClick={() => {
+                  void remove(there);
+                  setChosen(new Set());
+                }}
+              >
+                {t('voicemail.remove')}
+              </button>
+            </div>
+          )}
+          {error && (
+            <p role="alert" className="text-error p-4 font-semibold">
+              {sentence(error)}
+            </p>
+          )}
+          {isPending && <p className="quiet p-4">{t('loading')}</p>}
+          {data && messages.length === 0 && (
+            <p className="quiet p-4">
+              {t(text || onlyNew ? 'voicemail.noneFound' : 'voicemail.none')}
+            </p>
+          )}
+          <Tray
+            messages={messages}
+            open={open}
+            chosen={chosen}
+            onOpen={setOpen}
+            onChoose={choose}
+          />
+          {hasNextPage && (
+            <div className="p-3 text-center">
+              <button
+                type="button"
+                className="btn btn-sm btn-plain"
+                onClick={() => void fetchNextPage()}
+              >
+                {t('history.older')}
+              </button>
+            </div>
+          )}
+        </section>
+        <section
+          aria-label={t('voicemail.letter')}
+          className="sheet min-h-0 overflow-y-auto p-5 sm:p-6"
+        >
+          {open !== undefined && messages.some((each) => each.id === open) ? (
+            <Letter id={open} />
+          ) : (
+            <p className="quiet">{t('voicemail.openOne')}</p>
+          )}
+        </section>
+      </div>
+      <Suspense>{greetings && <GreetingsSheet onClose={() => setGreetings(false)} />}</Suspense>
+    </div>
+  );
+}
