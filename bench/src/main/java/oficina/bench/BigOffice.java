@@ -19,6 +19,7 @@ import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.people.RecordingChoice;
 import oficina.core.state.Device;
 import org.jspecify.annotations.Nullable;
 
@@ -46,7 +47,7 @@ final class BigOffice {
               Integer.toString(firstExtension + i),
               number.apply(i),
               new Person.Place("T" + i / 10, "S"),
-              new Person.Calls(ringTime, true, CallerIdChoice.WITHHELD, false)));
+              new Person.Calls(ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND)));
     }
     Exchange exchange =
         new Exchange(

@@ -18,10 +18,11 @@ import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.people.RecordingChoice;
 
 /**
  * A small office for the tests of core: six people, two groups, two outside lines. Messages can be
- * left for those of freight.
+ * left for those of freight. All of Zoë's calls are recorded, none of Celia's.
  */
 public final class TestOffice {
   public static final Instant START = Instant.parse("2026-06-15T08:00:00Z");
@@ -82,12 +83,20 @@ public final class TestOffice {
                   Settings.Unanswered.BACK,
                   "290",
                   new PhoneNumber("+441914980290")),
+              Settings.DEFAULT.recording(),
               FRONT_DESK,
               Settings.PickUp.ANYBODY),
           Map.of());
 
   public final Exchange exchange = new Exchange(office);
   public final DialPlan plan = office.plan();
+
+  private static RecordingChoice recording(PersonId id) {
+    if (id.equals(CELIA)) {
+      return RecordingChoice.NEVER;
+    }
+    return id.equals(ZOE) ? RecordingChoice.EVERY_CALL : RecordingChoice.ON_DEMAND;
+  }
 
   private static Person person(
       PersonId id, String name, String extension, String team, boolean callWaiting) {
@@ -99,6 +108,10 @@ public final class TestOffice {
         direct,
         new Person.Place(team, "Harbour"),
         new Person.Calls(
-            Duration.ofSeconds(20), callWaiting, CallerIdChoice.OFFICE, team.equals("Freight")));
+            Duration.ofSeconds(20),
+            callWaiting,
+            CallerIdChoice.OFFICE,
+            team.equals("Freight"),
+            recording(id)));
   }
 }

@@ -107,6 +107,11 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     return desk;
   }
 
+  private static void forget(String name) {
+    WARM.remove(name);
+    SIGNED_IN.remove(name);
+  }
+
   /** Puts a browser away for the next test: signed in, but with no page open. */
   private void putAway(String name, BrowserContext context) {
     Page warm = WARM.get(name);
@@ -185,6 +190,9 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   @Override
   public void afterEach(ExtensionContext context) {
+    if (context.getExecutionException().isPresent()) {
+      contexts.keySet().forEach(Browsers::forget); // however it left them, others begin anew
+    }
     contexts.forEach(this::putAway);
     if (own) {
       return;

@@ -182,8 +182,9 @@ class WindowsTest {
   @Test
   void an_expired_session_leads_to_the_sign_in_page() {
     Desk ines = browsers.of("ines");
+    ines.dialField().focus();
     ines.page.context().clearCookies();
-    ines.dialField().fill("221");
+    ines.page.keyboard().type("221"); // it may have noticed by itself before: then nobody is asked
     assertThat(ines.alert()).containsText("You are signed out. Sign in to go on.");
     ines.signIn("ines", "harbour-light");
     ines.isLive();

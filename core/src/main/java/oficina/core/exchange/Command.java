@@ -72,6 +72,8 @@ public sealed interface Command {
 
     R of(TakeFromMailbox command);
 
+    R of(Tape command);
+
     R of(GreetingOver command);
 
     R of(MessageSounds command);
@@ -397,6 +399,14 @@ public sealed interface Command {
 
   /** Speak with a caller who is leaving a message for oneself, or for a group of one's own. */
   record TakeFromMailbox(CallId call, PersonId person, DeviceId device) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Start or stop recording one's part in a call. */
+  record Tape(CallId call, PersonId person, boolean on) implements ByPerson {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -28,6 +28,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   private final Conferencing conferencing;
   private final CallBacks callBacks;
   private final Mailboxes mailboxes;
+  private final Tapes tapes;
 
   Deciding(ExchangeState state, Office office, Instant now) {
     this.state = state;
@@ -39,6 +40,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     conferencing = new Conferencing(draft);
     callBacks = new CallBacks(draft);
     mailboxes = new Mailboxes(draft);
+    tapes = new Tapes(draft);
   }
 
   Decision decide(Command command) {
@@ -47,6 +49,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
       return refusal;
     }
     callBacks.advance();
+    tapes.followUp();
     return new Accepted(draft.events());
   }
 
@@ -229,6 +232,11 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     return mailboxes.take(c);
   }
 
+  @Override
+  public @Nullable Refusal of(Command.Tape c) {
+    return mine(c, (call, mine) -> tapes.switchTo(call, mine, c.on()));
+  }
+
   private @Nullable Refusal atMailbox(Command.ByMailbox command, OnLeg what) {
     Call call = draft.call(command.call());
     Connection mailbox = call == null ? null : call.mailbox();
@@ -331,7 +339,9 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     return byNetwork(c, (call, leg) -> draft.gone(call, leg, Cause.NORMAL));
   }
 
-  /** Whoever speaks with a person lets them hear the tones; a mailbox understands them. */
+  /**
+   * Whoever speaks with a person lets them hear the tones; a mailbox or a tape understands them.
+   */
   @Override
   public @Nullable Refusal of(Command.NetworkKeys c) {
     return byNetwork(
@@ -339,6 +349,8 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
         (call, leg) -> {
           if (call.mailbox() != null) {
             mailboxes.keys(call, call.mailbox(), c.digits());
+          } else {
+            tapes.keys(call, leg, c.digits());
           }
         });
   }

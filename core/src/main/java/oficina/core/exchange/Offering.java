@@ -19,6 +19,7 @@ final class Offering {
   private final Conferencing conferencing;
   private final CallBacks callBacks;
   private final Mailboxes mailboxes;
+  private final Tapes tapes;
   private final List<Service> services = new ArrayList<>();
 
   Offering(Draft draft) {
@@ -29,6 +30,7 @@ final class Offering {
     conferencing = new Conferencing(draft);
     callBacks = new CallBacks(draft);
     mailboxes = new Mailboxes(draft);
+    tapes = new Tapes(draft);
   }
 
   private void offer(Service service, @Nullable Refusal refusal) {
@@ -86,6 +88,9 @@ final class Offering {
       offer(Service.TRANSFER, Sending.twoParties(call));
     }
     offer(Service.PARK, parking.mayPark(call));
+    if (!held || mine.tape().on()) {
+      record(call, mine);
+    }
     if (partner != null) {
       offer(Service.JOIN, conferencing.mayJoin(call, mine, partner));
       offer(Service.HAND_OVER, sending.mayHandOver(call, mine, partner));
@@ -103,9 +108,17 @@ final class Offering {
     services.add(Service.CLEAR);
   }
 
+  private void record(Call call, Connection mine) {
+    boolean on = mine.tape().on();
+    offer(
+        on ? Service.STOP_RECORDING : Service.RECORD,
+        on ? tapes.mayStop(mine) : tapes.mayStart(call, mine));
+  }
+
   private void aside(Call call, Connection mine, Call conference) {
     offer(Service.JOIN, conferencing.mayJoin(conference, conference.of(who(mine)), call));
     swap(call, mine, conference);
+    record(call, mine);
     services.add(Service.CLEAR);
   }
 
@@ -121,6 +134,7 @@ final class Offering {
       offer(Service.JOIN, conferencing.mayJoin(waits, there, call));
     }
     offer(Service.TO_MAILBOX, mailboxes.mayTakeMessage(call, mine));
+    record(call, mine);
     services.add(Service.RECONNECT);
   }
 

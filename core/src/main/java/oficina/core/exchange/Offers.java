@@ -43,6 +43,9 @@ public record Offers(
     JOIN,
     RECONNECT,
     PULL_BACK,
+    /** Have one's part in the call recorded. */
+    RECORD,
+    STOP_RECORDING,
     /** Wants a slot. */
     PARK,
     /** Wants somebody to add. */

@@ -99,6 +99,16 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     NO_MAILBOX,
     /** Nobody answers in a mailbox to whom somebody could be announced. */
     NOT_TO_A_MAILBOX,
+    /** The office, or the person themselves, wants none of their calls recorded. */
+    RECORDING_NOT_ALLOWED,
+    /** The office does not record calls to the emergency services. */
+    EMERGENCY_NOT_RECORDED,
+    /** Somebody in the call does not want to be recorded. */
+    RECORDING_REFUSED,
+    /** The conference is recorded already; {@code person} says for whom. */
+    RECORDED_BY_OTHER,
+    /** The call is not recorded for this person. */
+    NOT_RECORDED,
     /** Only colleagues can be waited for. */
     CALL_BACK_INSIDE_ONLY,
     /** The call has not failed, so there is nothing to wait for. */

@@ -10,6 +10,7 @@ import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.call.TapeEnd;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Part.Result;
 import oficina.core.people.PersonId;
@@ -26,6 +27,8 @@ import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Merged;
 import oficina.core.state.ExchangeEvent.Originated;
 import oficina.core.state.ExchangeEvent.RecordingEnded;
+import oficina.core.state.ExchangeEvent.TapeStarted;
+import oficina.core.state.ExchangeEvent.TapeStopped;
 import oficina.core.state.FewEvents;
 import org.jspecify.annotations.Nullable;
 
@@ -65,6 +68,7 @@ public final class CallRecord {
     @Nullable Party endedBy;
     boolean written;
     @Nullable Cause cause;
+    boolean recorded;
 
     Tally(Direction direction, @Nullable Party line, Instant began) {
       this.direction = direction;
@@ -157,6 +161,16 @@ public final class CallRecord {
     }
 
     @Override
+    public List<Part> of(TapeStarted e) {
+      return taped(e.leg(), true);
+    }
+
+    @Override
+    public List<Part> of(TapeStopped e) {
+      return e.why() == TapeEnd.REFUSED ? taped(e.leg(), false) : List.of();
+    }
+
+    @Override
     public List<Part> of(DigitsSent e) {
       digits.append(e.digits());
       return List.of();
@@ -171,6 +185,11 @@ public final class CallRecord {
     public List<Part> of(CallCleared e) {
       return over(e);
     }
+  }
+
+  private List<Part> taped(int leg, boolean on) {
+    tallies.get(parties.getOrDefault(leg, called).employee()).recorded = on;
+    return List.of();
   }
 
   private void began(int leg, Party by, Party to, Instant at) {
@@ -214,6 +233,7 @@ public final class CallRecord {
     } else {
       Tally here = new Tally(there.direction, there.line, there.began);
       here.answered = there.answered;
+      here.recorded = there.recorded;
       here.other = otherEnd(e, there.direction, other);
       tallies.put(party.employee(), here);
     }
@@ -350,7 +370,8 @@ public final class CallRecord {
         result == Result.ANSWERED ? tally.endedBy : null,
         over,
         tally.cause,
-        message);
+        message,
+        tally.recorded);
   }
 
   private Party other() {

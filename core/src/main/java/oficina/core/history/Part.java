@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param cause why it ended; null in entries that were written before it was kept
  * @param message whether a message was left; null when there was nowhere to, or the caller left
  *     before the tone
+ * @param recorded whether the part, or some of it, was recorded for the employee
  */
 public record Part(
     CallId call,
@@ -38,7 +39,8 @@ public record Part(
     @Nullable Party endedBy,
     boolean callOver,
     @Nullable Cause cause,
-    @Nullable Message message) {
+    @Nullable Message message,
+    boolean recorded) {
 
   /** What became of a message in the call. */
   public enum Message {

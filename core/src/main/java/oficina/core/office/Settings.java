@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
+import oficina.core.people.RecordingChoice;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,6 +18,7 @@ public record Settings(
     Times times,
     Parking parking,
     Voicemail voicemail,
+    Recording recording,
     @Nullable GroupId frontDesk,
     PickUp pickUp) {
 
@@ -79,6 +81,52 @@ public record Settings(
     MAILBOX
   }
 
+  /**
+   * What is recorded of calls, and how long that is kept.
+   *
+   * @param announced how the others are told of it
+   * @param emergencies whether calls to the emergency services are recorded too
+   * @param kept how long a recording is kept
+   * @param mayDelete whether people may remove recordings of theirs before
+   * @param mayKeep whether people may keep recordings of theirs for longer
+   */
+  public record Recording(
+      Policy policy,
+      Announced announced,
+      boolean emergencies,
+      Duration kept,
+      boolean mayDelete,
+      boolean mayKeep) {
+
+    /** Which of somebody's calls are recorded, who would choose this. */
+    public RecordingChoice of(RecordingChoice wanted) {
+      return switch (policy) {
+        case EVERY_CALL -> RecordingChoice.EVERY_CALL;
+        case CHOICE -> wanted;
+        case NEVER -> RecordingChoice.NEVER;
+      };
+    }
+  }
+
+  /** Whose calls are recorded. */
+  public enum Policy {
+    /** Everybody's. */
+    EVERY_CALL,
+    /** Each chooses for their own. */
+    CHOICE,
+    NEVER
+  }
+
+  /** How those are told who are recorded. */
+  public enum Announced {
+    /** By a sentence at the start, which says how to refuse. */
+    SENTENCE,
+    /** By a short tone at the start and every 15 seconds (ITU-T E.180, recording tone). */
+    TONES,
+    /** Not by the exchange. */
+    NOT
+  }
+
   /** Whose ringing calls one may take. */
   public enum PickUp {
     /** Anybody's in the office. */
@@ -99,6 +147,7 @@ public record Settings(
               Duration.ofSeconds(60)),
           new Parking(List.of(), Duration.ofMinutes(3)),
           new Voicemail(Duration.ofMinutes(3), Unanswered.BACK, null, null),
+          new Recording(Policy.CHOICE, Announced.SENTENCE, false, Duration.ofDays(90), true, false),
           null,
           PickUp.ANYBODY);
 

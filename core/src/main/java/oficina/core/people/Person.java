@@ -30,9 +30,14 @@ public record Person(
    * @param callWaiting whether further calls may ring while they have one in hand
    * @param callerId what called outsiders are shown, unless another choice is made for a call
    * @param mailbox whether messages can be left for them
+   * @param recording which of their calls they want recorded
    */
   public record Calls(
-      Duration ringTime, boolean callWaiting, CallerIdChoice callerId, boolean mailbox) {}
+      Duration ringTime,
+      boolean callWaiting,
+      CallerIdChoice callerId,
+      boolean mailbox,
+      RecordingChoice recording) {}
 
   public String team() {
     return place.team();

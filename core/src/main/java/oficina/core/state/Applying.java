@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.call.TapeEnd;
 import oficina.core.people.PersonId;
 import oficina.core.state.ExchangeEvent.CallBackAnswered;
 import oficina.core.state.ExchangeEvent.CallBackArmed;
@@ -37,6 +38,10 @@ import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.ExchangeEvent.Retrieved;
 import oficina.core.state.ExchangeEvent.SentOn;
 import oficina.core.state.ExchangeEvent.Silenced;
+import oficina.core.state.ExchangeEvent.TapeAnnounced;
+import oficina.core.state.ExchangeEvent.TapeRefused;
+import oficina.core.state.ExchangeEvent.TapeStarted;
+import oficina.core.state.ExchangeEvent.TapeStopped;
 import oficina.core.state.ExchangeEvent.Unattended;
 import org.jspecify.annotations.Nullable;
 
@@ -190,6 +195,28 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   @Override
   public @Nullable Void of(RecordingEnded e) {
     return connection(e, e.leg(), c -> c.taking(Connection.Taking.NOTHING));
+  }
+
+  @Override
+  public @Nullable Void of(TapeStarted e) {
+    return connection(e, e.leg(), c -> c.taped(Tape.startedAt(e.at())));
+  }
+
+  @Override
+  public @Nullable Void of(TapeAnnounced e) {
+    return connection(e, e.leg(), c -> c.taped(c.tape().announcedAt(e.at())));
+  }
+
+  @Override
+  public @Nullable Void of(TapeRefused e) {
+    return connection(e, e.leg(), c -> c.taped(new Tape(Tape.State.REFUSED, e.at(), null)));
+  }
+
+  @Override
+  public @Nullable Void of(TapeStopped e) {
+    boolean byThem = e.why() == TapeEnd.STOPPED;
+    Tape tape = byThem ? new Tape(Tape.State.STOPPED, e.at(), null) : Tape.NONE;
+    return connection(e, e.leg(), c -> c.taped(tape));
   }
 
   @Override

@@ -45,10 +45,16 @@ public record Connection(
    * @param lostAt when the connection is given up because nobody is at this end; null while
    *     somebody is
    * @param taking how far a mailbox at this end is with taking a message
+   * @param tape whether this party's part in the call is recorded for them
    */
   public record Marks(
-      boolean silenced, boolean muted, boolean reminded, @Nullable Instant lostAt, Taking taking) {
-    static final Marks NONE = new Marks(false, false, false, null, Taking.NOTHING);
+      boolean silenced,
+      boolean muted,
+      boolean reminded,
+      @Nullable Instant lostAt,
+      Taking taking,
+      Tape tape) {
+    static final Marks NONE = new Marks(false, false, false, null, Taking.NOTHING, Tape.NONE);
   }
 
   /** How far a mailbox is with taking a message. */
@@ -66,7 +72,7 @@ public record Connection(
   /** A mailbox that begins with its greeting. */
   static Connection ofMailbox(int leg, Party.Mailbox mailbox, Instant at, Instant until) {
     Phase greeting = new Phase(ConnectionState.CONNECTED, at, until);
-    Marks marks = new Marks(false, false, false, null, Taking.GREETING);
+    Marks marks = new Marks(false, false, false, null, Taking.GREETING, Tape.NONE);
     return new Connection(leg, mailbox, null, greeting, Arrival.NONE, marks);
   }
 
@@ -119,6 +125,10 @@ public record Connection(
     return marks.taking();
   }
 
+  public Tape tape() {
+    return marks.tape();
+  }
+
   /** Whether a mailbox is at this end and records. */
   public boolean records() {
     return taking() == Taking.RECORDING || taking() == Taking.MESSAGE;
@@ -135,7 +145,7 @@ public record Connection(
   }
 
   Connection unattended(@Nullable Instant lostAt) {
-    return with(new Marks(silenced(), muted(), reminded(), lostAt, taking()));
+    return with(new Marks(silenced(), muted(), reminded(), lostAt, taking(), tape()));
   }
 
   Connection on(@Nullable Party line, @Nullable PersonId sender) {
@@ -148,7 +158,7 @@ public record Connection(
   }
 
   Connection to(ConnectionState next, Instant at, @Nullable Instant due) {
-    Marks kept = new Marks(false, muted(), false, lostAt(), taking());
+    Marks kept = new Marks(false, muted(), false, lostAt(), taking(), tape());
     return new Connection(leg, party, device, new Phase(next, at, due), arrival, kept);
   }
 
@@ -158,27 +168,31 @@ public record Connection(
   }
 
   Connection quiet() {
-    return with(new Marks(true, muted(), reminded(), lostAt(), taking()));
+    return with(new Marks(true, muted(), reminded(), lostAt(), taking(), tape()));
   }
 
   Connection muted(boolean on) {
-    return with(new Marks(silenced(), on, reminded(), lostAt(), taking()));
+    return with(new Marks(silenced(), on, reminded(), lostAt(), taking(), tape()));
   }
 
   Connection afterReminder() {
     Phase undisturbed = new Phase(state(), since(), null);
-    Marks reminded = new Marks(silenced(), muted(), true, lostAt(), taking());
+    Marks reminded = new Marks(silenced(), muted(), true, lostAt(), taking(), tape());
     return new Connection(leg, party, device, undisturbed, arrival, reminded);
   }
 
   Connection recording(Instant at, Instant until) {
     Phase recording = new Phase(state(), at, until);
-    Marks marks = new Marks(silenced(), muted(), reminded(), lostAt(), Taking.RECORDING);
+    Marks marks = new Marks(silenced(), muted(), reminded(), lostAt(), Taking.RECORDING, tape());
     return new Connection(leg, party, device, recording, arrival, marks);
   }
 
   Connection taking(Taking now) {
-    return with(new Marks(silenced(), muted(), reminded(), lostAt(), now));
+    return with(new Marks(silenced(), muted(), reminded(), lostAt(), now, tape()));
+  }
+
+  Connection taped(Tape now) {
+    return with(new Marks(silenced(), muted(), reminded(), lostAt(), taking(), now));
   }
 
   Connection movedTo(DeviceId other) {

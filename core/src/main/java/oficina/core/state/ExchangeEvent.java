@@ -9,6 +9,7 @@ import oficina.core.call.DeviceId;
 import oficina.core.call.MessageEnd;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.call.TapeEnd;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import org.jspecify.annotations.Nullable;
@@ -92,6 +93,14 @@ public sealed interface ExchangeEvent {
     R of(MessageHeard event);
 
     R of(RecordingEnded event);
+
+    R of(TapeStarted event);
+
+    R of(TapeAnnounced event);
+
+    R of(TapeRefused event);
+
+    R of(TapeStopped event);
 
     R of(CallBackRequested event);
 
@@ -409,6 +418,38 @@ public sealed interface ExchangeEvent {
    */
   record RecordingEnded(CallId call, Instant at, int leg, MessageEnd how, boolean kept)
       implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** What is spoken in this employee's part of the call is recorded for them from now on. */
+  record TapeStarted(CallId call, Instant at, int leg) implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Everybody in the call is told that it is recorded for this employee. */
+  record TapeAnnounced(CallId call, Instant at, int leg) implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** This party, an outsider, does not want to be recorded. */
+  record TapeRefused(CallId call, Instant at, int leg) implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** The call is no longer recorded for this employee, who is still in it. */
+  record TapeStopped(CallId call, Instant at, int leg, TapeEnd why) implements OfCall {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -110,6 +110,26 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   }
 
   @Override
+  default R of(ExchangeEvent.TapeStarted event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.TapeAnnounced event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.TapeRefused event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.TapeStopped event) {
+    return otherwise(event);
+  }
+
+  @Override
   default R of(ExchangeEvent.CallBackRequested event) {
     return otherwise(event);
   }

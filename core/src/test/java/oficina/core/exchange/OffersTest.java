@@ -21,6 +21,7 @@ import static oficina.core.exchange.Offers.Service.MUTE;
 import static oficina.core.exchange.Offers.Service.PARK;
 import static oficina.core.exchange.Offers.Service.PULL_BACK;
 import static oficina.core.exchange.Offers.Service.RECONNECT;
+import static oficina.core.exchange.Offers.Service.RECORD;
 import static oficina.core.exchange.Offers.Service.RETRIEVE;
 import static oficina.core.exchange.Offers.Service.SILENCE;
 import static oficina.core.exchange.Offers.Service.SWAP;
@@ -71,7 +72,7 @@ class OffersTest {
     assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE, TO_MAILBOX);
     scene.answer(dov, TOMASZ);
     assertThat(offered(dov, TOMASZ))
-        .containsExactly(HOLD, MUTE, TRANSFER, PARK, ADD, MOVE_HERE, DIGITS, CLEAR);
+        .containsExactly(HOLD, MUTE, TRANSFER, PARK, RECORD, ADD, MOVE_HERE, DIGITS, CLEAR);
     scene.run(new Command.Mute(dov, TOMASZ, true));
     assertThat(offered(dov, TOMASZ)).contains(UNMUTE).doesNotContain(MUTE);
     scene.run(new Command.Hold(dov, TOMASZ));
@@ -96,7 +97,8 @@ class OffersTest {
     assertThat(of(zoe, TOMASZ).announces()).isEqualTo(dov);
     assertThat(offered(zoe, TOMASZ)).containsExactly(HAND_OVER, TO_MAILBOX, RECONNECT);
     scene.answer(zoe, ZOE);
-    assertThat(offered(zoe, TOMASZ)).containsExactly(HAND_OVER, SWAP, JOIN, TO_MAILBOX, RECONNECT);
+    assertThat(offered(zoe, TOMASZ))
+        .containsExactly(HAND_OVER, SWAP, JOIN, TO_MAILBOX, RECORD, RECONNECT);
     scene.run(new Command.Clear(zoe, ZOE));
     CallId declined = announce(dov, "222");
     scene.run(new Command.Decline(declined, ZOE));
@@ -118,7 +120,7 @@ class OffersTest {
     scene.run(new Command.TakeAside(room, TOMASZ, leg, aside, Scene.WINDOW));
     assertThat(of(aside, TOMASZ).asideOf()).isEqualTo(room);
     assertThat(of(aside, TOMASZ).announces()).isNull();
-    assertThat(offered(aside, TOMASZ)).containsExactly(JOIN, SWAP, CLEAR);
+    assertThat(offered(aside, TOMASZ)).containsExactly(JOIN, SWAP, RECORD, CLEAR);
   }
 
   @Test

@@ -38,6 +38,7 @@ class PickUpsTest {
                 usual.times(),
                 usual.parking(),
                 usual.voicemail(),
+                usual.recording(),
                 usual.frontDesk(),
                 Settings.PickUp.OWN_GROUPS),
             Map.of()));

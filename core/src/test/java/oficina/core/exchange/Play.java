@@ -28,6 +28,8 @@ import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
 import oficina.core.state.Listening;
+import oficina.core.state.Tape;
+import oficina.core.state.Taping;
 
 /** Plays random steps on an exchange and checks the rules after each. */
 final class Play {
@@ -133,6 +135,7 @@ final class Play {
       case GREETING_OVER -> new Command.GreetingOver(atMailbox(step), mailboxLeg(step));
       case MESSAGE_SOUNDS -> new Command.MessageSounds(atMailbox(step), mailboxLeg(step));
       case CALLER_SILENT -> new Command.CallerSilent(atMailbox(step), mailboxLeg(step));
+      case TAPE -> new Command.Tape(call, person, step.amount() % 4 > 0);
       case CALL_ATTENDANT ->
           step.which() < 5
               ? make(person, "290")
@@ -142,7 +145,8 @@ final class Play {
       case ATTENDANT_CONNECTS ->
           new Command.AttendantConnects(call, leg(step), person, target(step));
       case NETWORK_KEYS ->
-          new Command.NetworkKeys(call, 1 + step.amount() % 5, step.which() < 4 ? "1" : "#");
+          new Command.NetworkKeys(
+              taped(step), 1 + step.who() % 3, List.of("1", "#", "*").get(step.which() % 3));
       case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
       case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
       case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
@@ -181,6 +185,16 @@ final class Play {
   private CallId atMailbox(Step step) {
     return scene.exchange.state().calls().stream()
         .filter(call -> call.mailbox() != null && step.amount() % 5 > 0)
+        .map(Call::id)
+        .min(Comparator.naturalOrder())
+        .orElse(call(step));
+  }
+
+  /** Most often one that is recorded and has an outsider in it, who may not want that. */
+  private CallId taped(Step step) {
+    return scene.exchange.state().calls().stream()
+        .filter(each -> each.outsideLines() > 0 && step.amount() % 5 > 0)
+        .filter(each -> each.connections().stream().anyMatch(leg -> leg.tape().on()))
         .map(Call::id)
         .min(Comparator.naturalOrder())
         .orElse(call(step));
@@ -262,6 +276,7 @@ final class Play {
       lines += call.outsideLines();
       assertThat(call.connections()).as("rule 2: nobody left in %s", call).isNotEmpty();
       call.connections().forEach(listener -> checkListening(call, listener));
+      call.connections().forEach(owner -> checkTaping(call, owner));
       assertThat(call.connections().stream().map(c -> c.party().employee()).filter(p -> p != null))
           .as("rule 4: twice in %s", call)
           .doesNotHaveDuplicates();
@@ -310,6 +325,40 @@ final class Play {
       assertThat(listening.voices().contains(other.leg()) && (silent || other == listener))
           .as("rule 3: %s is heard in %s", other, call)
           .isFalse();
+    }
+  }
+
+  /** Never while held, never one who refused, every second of the rest. */
+  private static void checkTaping(Call call, Connection owner) {
+    Taping taping = Taping.of(call, owner);
+    boolean wanted = TestOffice.ZOE.equals(owner.party().employee()) || owner.tape().on();
+    List<Connection> others =
+        call.connections().stream().filter(each -> each.answered() && each != owner).toList();
+    boolean talk =
+        owner.state() == ConnectionState.CONNECTED
+            && owner.attended()
+            && others.stream()
+                .anyMatch(each -> each.state() == ConnectionState.CONNECTED && each.attended());
+    boolean recordable =
+        call.mailbox() == null
+            && call.failure() == null
+            && call.connections().stream()
+                .noneMatch(
+                    each ->
+                        each.tape().refused()
+                            || each.party().takesKeys()
+                            || each.party().alwaysGoesOut());
+    boolean forAnother = call.conference() && others.stream().anyMatch(each -> each.tape().on());
+    boolean stopped = owner.tape().state() == Tape.State.STOPPED;
+    assertThat(taping != null)
+        .as("recorded for %s in %s", owner, call)
+        .isEqualTo(wanted && talk && recordable && !forAnother && !stopped);
+    if (taping != null) {
+      for (Connection each : call.connections()) {
+        boolean heard = taping.ours().contains(each.leg()) || taping.theirs().contains(each.leg());
+        boolean silent = each.muted() || each.state() != ConnectionState.CONNECTED;
+        assertThat(heard && silent).as("%s is recorded in %s", each, call).isFalse();
+      }
     }
   }
 

@@ -51,6 +51,7 @@ record Step(What what, int who, int which, int amount) {
     GREETING_OVER,
     MESSAGE_SOUNDS,
     CALLER_SILENT,
+    TAPE,
     CALL_ATTENDANT,
     ATTENDANT_CLEARS,
     ATTENDANT_CONNECTS,

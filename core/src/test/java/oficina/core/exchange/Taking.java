@@ -29,6 +29,8 @@ final class Taking {
       case MOVE_HERE -> new Command.MoveHere(call, person, Scene.WINDOW);
       case CALL_BACK -> new Command.RequestCallBack(call, person, new CallId("a wish"));
       case TO_MAILBOX -> new Command.ToMailbox(call, person);
+      case RECORD -> new Command.Tape(call, person, true);
+      case STOP_RECORDING -> new Command.Tape(call, person, false);
       case END_FOR_ALL -> new Command.EndForAll(call, person);
       case CLEAR -> new Command.Clear(call, person);
       case DEFLECT, TRANSFER, DIGITS, PARK, ADD -> null;

@@ -95,6 +95,7 @@ class RouterTest {
             usual.times(),
             usual.parking(),
             usual.voicemail(),
+            usual.recording(),
             null,
             usual.pickUp());
     Office without = new Office(office.identity(), office.directory(), none, Map.of());

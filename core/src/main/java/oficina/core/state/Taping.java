@@ -1,0 +1,28 @@
+package oficina.core.state;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is recorded at this moment for one party of a call, in two channels. Derived from the state
+ * of the call alone: whoever is on hold, muted or away is not in it, and while either side of a
+ * call of two holds the other nothing of both is.
+ *
+ * @param ours connections heard in the channel of the party for whom it is recorded
+ * @param theirs connections heard in the other
+ */
+public record Taping(List<Integer> ours, List<Integer> theirs) {
+
+  /** What is recorded now for the party of this connection; null when nothing is. */
+  public static @Nullable Taping of(Call call, Connection owner) {
+    if (!owner.tape().on() || owner.state() != ConnectionState.CONNECTED || !owner.attended()) {
+      return null;
+    }
+    Listening hears = Listening.of(call, owner);
+    boolean alone = !call.conversation() || call.failure() != null || call.mailbox() != null;
+    if (alone || hears.sound() == Listening.Sound.MUSIC) {
+      return null;
+    }
+    return new Taping(owner.muted() ? List.of() : List.of(owner.leg()), hears.voices());
+  }
+}
