@@ -10,6 +10,9 @@ import { MeContext, useSession } from './session/session';
 /** Views load when they are opened: whoever answers a call waits for none of the others. */
 const Desk = lazy(() => import('./desk/Desk').then((view) => ({ default: view.Desk })));
 const History = lazy(() => import('./history/History').then((view) => ({ default: view.History })));
+const Recordings = lazy(() =>
+  import('./recordings/Recordings').then((view) => ({ default: view.Recordings })),
+);
 const Voicemail = lazy(() =>
   import('./voicemail/Voicemail').then((view) => ({ default: view.Voicemail })),
 );
@@ -39,6 +42,7 @@ export function App() {
           <Routes>
             <Route path="/desk" element={<Desk />} />
             <Route path="/history" element={<History />} />
+            <Route path="/history/recordings" element={<Recordings />} />
             <Route path="/voicemail" element={<Voicemail />} />
             {session.me.standIns && <Route path="/outside" element={<Outside />} />}
             <Route path="*" element={<Navigate to="/desk" replace />} />

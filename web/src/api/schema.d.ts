@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recordings/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["note_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/preferences": {
         parameters: {
             query?: never;
@@ -125,6 +141,22 @@ export interface paths {
         };
         get?: never;
         put: operations["callers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/recording-policy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
         post?: never;
         delete?: never;
         options?: never;
@@ -303,6 +335,102 @@ export interface paths {
         put?: never;
         post: operations["signIn"];
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/transcript": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["transcribe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hand"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -494,6 +622,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["retrieve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/recorded": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["recorded"];
         delete?: never;
         options?: never;
         head?: never;
@@ -964,6 +1108,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["open"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["text"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/opus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["saveSmall_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["save_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/of-call/{call}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofCall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recording-policy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["policy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside": {
         parameters: {
             query?: never;
@@ -980,6 +1252,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/recording-log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/history": {
         parameters: {
             query?: never;
@@ -987,7 +1275,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1092,6 +1380,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recordings/{id}/remarks/{remark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeRemark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/hand/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people/{id}": {
         parameters: {
             query?: never;
@@ -1118,7 +1438,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1226,6 +1546,7 @@ export interface components {
             silenced: boolean;
             muted: boolean;
             reminded: boolean;
+            tape: components["schemas"]["TapeView"];
             announces?: string;
             aside: boolean;
             partner?: string;
@@ -1233,7 +1554,7 @@ export interface components {
             course: components["schemas"]["SegmentView"][];
             /** Format: int32 */
             earlier: number;
-            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
+            actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "RECORD" | "STOP_RECORDING" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
         };
         ConferenceView: {
             mine: boolean;
@@ -1292,6 +1613,12 @@ export interface components {
             /** Format: date-time */
             until?: string;
         };
+        Handing: {
+            /** Format: int64 */
+            person: number;
+            /** Format: date-time */
+            until: string;
+        };
         Handset: {
             sdp: string;
         };
@@ -1301,6 +1628,7 @@ export interface components {
         HistoryEntry: {
             /** Format: int64 */
             id: number;
+            call: string;
             /** @enum {string} */
             direction: "PLACED" | "RECEIVED";
             other: components["schemas"]["PartyView"];
@@ -1324,6 +1652,7 @@ export interface components {
             endedBy?: string;
             /** @enum {string} */
             message?: "LEFT" | "NOT_LEFT";
+            recorded: boolean;
             course: components["schemas"]["SegmentView"][];
         };
         HistoryPage: {
@@ -1335,7 +1664,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -1350,6 +1679,10 @@ export interface components {
             directNumber?: string;
             team: string;
             site?: string;
+        };
+        Keeping: {
+            /** Format: date-time */
+            until?: string;
         };
         Keys: {
             digits: string;
@@ -1373,6 +1706,15 @@ export interface components {
             mailbox: string;
             line?: string;
             greetings: components["schemas"]["GreetingView"][];
+        };
+        Mark: {
+            /** @enum {string} */
+            kind: "HELD" | "STOPPED" | "DIGITS";
+            /** Format: int64 */
+            at: number;
+            /** Format: int64 */
+            lasted: number;
+            digits: string;
         };
         Me: {
             /** Format: int64 */
@@ -1422,6 +1764,7 @@ export interface components {
             silenced: boolean;
             muted: boolean;
             reminded: boolean;
+            tape: components["schemas"]["TapeView"];
         };
         Muting: {
             on: boolean;
@@ -1444,6 +1787,11 @@ export interface components {
         NewPassword: {
             present: string;
             next: string;
+        };
+        NewRemark: {
+            /** Format: int64 */
+            at: number;
+            text: string;
         };
         Note: {
             text: string;
@@ -1521,6 +1869,8 @@ export interface components {
             callWaiting: boolean;
             /** @enum {string} */
             callerId: "DIRECT" | "OFFICE" | "WITHHELD";
+            /** @enum {string} */
+            recording: "EVERY_CALL" | "ON_DEMAND" | "NEVER";
             hiddenSlots: string[];
         };
         Push: {
@@ -1529,11 +1879,104 @@ export interface components {
             run: string;
             items: components["schemas"]["Item"][];
         };
+        Recorded: {
+            on: boolean;
+        };
+        RecordingDeed: {
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            at: string;
+            by?: string;
+            /** @enum {string} */
+            deed: "LISTENED" | "READ" | "SAVED" | "HANDED_ON" | "TAKEN_BACK" | "KEPT" | "REMOVED" | "RESTORED" | "FORGOTTEN";
+            about: string;
+        };
+        RecordingLog: {
+            entries: components["schemas"]["RecordingLogEntry"][];
+            /** Format: int64 */
+            next?: number;
+        };
+        RecordingLogEntry: {
+            owner: string;
+            other: components["schemas"]["PartyView"];
+            /** Format: date-time */
+            began: string;
+            deed: components["schemas"]["RecordingDeed"];
+        };
+        RecordingNote: {
+            text: string;
+        };
+        RecordingOpened: {
+            recording: components["schemas"]["RecordingView"];
+            owner: string;
+            ours: number[];
+            theirs: number[];
+            marks: components["schemas"]["Mark"][];
+            remarks: components["schemas"]["RemarkView"][];
+            /** @enum {string} */
+            transcript: "NONE" | "WAITING" | "DONE" | "FAILED";
+            said: components["schemas"]["SaidView"][];
+            /** Format: date-time */
+            keptUntil: string;
+            mayRemove: boolean;
+            mayKeep: boolean;
+            mayHandOn: boolean;
+            shares: components["schemas"]["ShareView"][];
+            log: components["schemas"]["RecordingDeed"][];
+        };
+        RecordingPolicy: {
+            /** @enum {string} */
+            policy: "EVERY_CALL" | "CHOICE" | "NEVER";
+            /** @enum {string} */
+            announced: "SENTENCE" | "TONES" | "NOT";
+            emergencies: boolean;
+            /** Format: int32 */
+            days: number;
+            mayRemove: boolean;
+            mayKeep: boolean;
+        };
+        RecordingView: {
+            /** Format: int64 */
+            id: number;
+            other: components["schemas"]["PartyView"];
+            line?: string;
+            /** Format: date-time */
+            began: string;
+            /** Format: int64 */
+            length: number;
+            note: string;
+            from?: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        RecordingsPage: {
+            recordings: components["schemas"]["RecordingView"][];
+            next?: string;
+        };
+        RemarkView: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            at: number;
+            text: string;
+            by: string;
+            mine: boolean;
+        };
         Returned: {
             from: string;
             /** @enum {string} */
             why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             mine: boolean;
+        };
+        SaidView: {
+            mine: boolean;
+            text: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            doubtful: boolean;
         };
         SegmentView: {
             /** @enum {string} */
@@ -1552,6 +1995,13 @@ export interface components {
         };
         Several: {
             ids: number[];
+        };
+        ShareView: {
+            /** Format: int64 */
+            person: number;
+            name: string;
+            /** Format: date-time */
+            until: string;
         };
         SignInView: {
             id: string;
@@ -1619,6 +2069,12 @@ export interface components {
             /** Format: int64 */
             person?: number;
             device: string;
+        };
+        TapeView: {
+            on: boolean;
+            by?: string;
+            /** Format: date-time */
+            since: string;
         };
         Target: {
             to: string;
@@ -1708,6 +2164,7 @@ export type SchemaDial = components['schemas']['Dial'];
 export type SchemaFailed = components['schemas']['Failed'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaGreetingView = components['schemas']['GreetingView'];
+export type SchemaHanding = components['schemas']['Handing'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
@@ -1716,10 +2173,12 @@ export type SchemaHoldMusicView = components['schemas']['HoldMusicView'];
 export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
+export type SchemaKeeping = components['schemas']['Keeping'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
+export type SchemaMark = components['schemas']['Mark'];
 export type SchemaMe = components['schemas']['Me'];
 export type SchemaMember = components['schemas']['Member'];
 export type SchemaMessageView = components['schemas']['MessageView'];
@@ -1729,6 +2188,7 @@ export type SchemaMyCalls = components['schemas']['MyCalls'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
+export type SchemaNewRemark = components['schemas']['NewRemark'];
 export type SchemaNote = components['schemas']['Note'];
 export type SchemaNoticeView = components['schemas']['NoticeView'];
 export type SchemaOffered = components['schemas']['Offered'];
@@ -1743,10 +2203,22 @@ export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
+export type SchemaRecorded = components['schemas']['Recorded'];
+export type SchemaRecordingDeed = components['schemas']['RecordingDeed'];
+export type SchemaRecordingLog = components['schemas']['RecordingLog'];
+export type SchemaRecordingLogEntry = components['schemas']['RecordingLogEntry'];
+export type SchemaRecordingNote = components['schemas']['RecordingNote'];
+export type SchemaRecordingOpened = components['schemas']['RecordingOpened'];
+export type SchemaRecordingPolicy = components['schemas']['RecordingPolicy'];
+export type SchemaRecordingView = components['schemas']['RecordingView'];
+export type SchemaRecordingsPage = components['schemas']['RecordingsPage'];
+export type SchemaRemarkView = components['schemas']['RemarkView'];
 export type SchemaReturned = components['schemas']['Returned'];
+export type SchemaSaidView = components['schemas']['SaidView'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaService = components['schemas']['Service'];
 export type SchemaSeveral = components['schemas']['Several'];
+export type SchemaShareView = components['schemas']['ShareView'];
 export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
 export type SchemaSpeaking = components['schemas']['Speaking'];
@@ -1757,6 +2229,7 @@ export type SchemaSwitch = components['schemas']['Switch'];
 export type SchemaSwitched = components['schemas']['Switched'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
+export type SchemaTapeView = components['schemas']['TapeView'];
 export type SchemaTarget = components['schemas']['Target'];
 export type SchemaTies = components['schemas']['Ties'];
 export type SchemaTips = components['schemas']['Tips'];
@@ -1882,6 +2355,30 @@ export interface operations {
             };
         };
     };
+    note_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingNote"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     mine: {
         parameters: {
             query?: never;
@@ -1974,6 +2471,28 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Switch"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingPolicy"];
             };
         };
         responses: {
@@ -2349,6 +2868,138 @@ export interface operations {
             };
         };
     };
+    transcribe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    restore_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRemark"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keeping"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Handing"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     keys: {
         parameters: {
             query?: never;
@@ -2609,6 +3260,30 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    recorded: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recorded"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -3293,6 +3968,180 @@ export interface operations {
             };
         };
     };
+    page_1: {
+        parameters: {
+            query?: {
+                before?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingsPage"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingOpened"];
+                };
+            };
+        };
+    };
+    text: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt": string;
+                };
+            };
+        };
+    };
+    sound_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
+    saveSmall_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/ogg": string;
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
+    ofCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingView"][];
+                };
+            };
+        };
+    };
+    policy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingPolicy"];
+                };
+            };
+        };
+    };
     outside: {
         parameters: {
             query?: never;
@@ -3313,10 +4162,32 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    log: {
         parameters: {
             query?: {
-                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED";
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordingLog"];
+                };
+            };
+        };
+    };
+    page_2: {
+        parameters: {
+            query?: {
+                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED";
                 text?: string;
                 before?: string;
             };
@@ -3466,6 +4337,48 @@ export interface operations {
             };
         };
     };
+    removeRemark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                remark: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     leave_1: {
         parameters: {
             query?: never;
@@ -3486,7 +4399,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;

@@ -15,6 +15,8 @@ import {
   IconParking,
   IconPhoneDone,
   IconPlayerPlay,
+  IconPlayerStop,
+  IconMicrophone2,
   IconTransferIn,
   IconUserPlus,
   type Icon,
@@ -45,6 +47,8 @@ const ICON: Partial<Record<Action, Icon>> = {
   RECONNECT: IconArrowBackUp,
   PULL_BACK: IconArrowBackUp,
   PARK: IconParking,
+  RECORD: IconMicrophone2,
+  STOP_RECORDING: IconPlayerStop,
   ADD: IconUserPlus,
   MOVE_HERE: IconTransferIn,
   CALL_BACK: IconPhoneDone,
@@ -84,7 +88,7 @@ export function CallButton({ call, action, word, main = false }: Props) {
       className={`btn btn-call ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       aria-keyshortcuts={key}
-      aria-pressed={action === 'UNMUTE' ? true : undefined}
+      aria-pressed={action === 'UNMUTE' || action === 'STOP_RECORDING' ? true : undefined}
       onClick={() => void run()}
     >
       {Icon && !(low && action !== 'RETRIEVE') && <Icon size={18} aria-hidden="true" />}

@@ -13,6 +13,7 @@ import { useCallDrag, useDrop } from './drag';
 import { howItCame } from './howItCame';
 import { nameOf } from './order';
 import { useCallStore } from './store';
+import { TapeSign } from './TapeSign';
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -72,6 +73,11 @@ export function CallStrip({ call }: { call: CallView }) {
             </span>
           </h3>
           {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
+          {call.tape && (
+            <p className="mt-0.5 text-sm">
+              <TapeSign tape={call.tape} />
+            </p>
+          )}
         </div>
         {compact && <Waiting call={call} />}
         {beside && <CallButtons call={call} wide={false} />}

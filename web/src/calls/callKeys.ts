@@ -20,6 +20,7 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   JOIN: 'J',
   RECONNECT: 'Esc',
   PULL_BACK: 'U',
+  RECORD: 'O',
   PARK: 'P',
   ADD: 'C',
   MOVE_HERE: 'X',
@@ -27,6 +28,9 @@ export const KEY_OF: Partial<Record<Action, string>> = {
   TO_MAILBOX: 'V',
   CLEAR: 'E',
 };
+
+/** The key of a switch turns it off as it turned it on. */
+const TOGGLED: Partial<Record<Action, Action>> = { UNMUTE: 'MUTE', STOP_RECORDING: 'RECORD' };
 
 /** What one does with a call that rings, whatever else is open. */
 const RINGING: Action[] = ['ANSWER', 'DECLINE', 'SILENCE'];
@@ -39,7 +43,7 @@ export function keyOf(call: CallView, action: Action): string | undefined {
   if (action === 'HAND_OVER' && call.actions[0] !== 'HAND_OVER') {
     return CONNECT;
   }
-  return KEY_OF[action === 'UNMUTE' ? 'MUTE' : action];
+  return KEY_OF[TOGGLED[action] ?? action];
 }
 
 /** The call a key means: the chosen one, the one that rings, the one in progress, or the first. */
@@ -71,7 +75,8 @@ export function useCallKeys() {
   useKeys(
     useMemo(() => {
       const serves = (action: Action, key: string) => () => {
-        const toggled = action === 'MUTE' && !meant(calls, 'MUTE', chosen) ? 'UNMUTE' : action;
+        const off = (Object.keys(TOGGLED) as Action[]).find((each) => TOGGLED[each] === action);
+        const toggled = off && !meant(calls, action, chosen) ? off : action;
         const call = meant(calls, toggled, chosen, key);
         if (call) {
           void serve(call, toggled);

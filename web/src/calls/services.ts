@@ -34,6 +34,9 @@ export function serve(call: CallView, action: Action): Promise<void> {
     case 'MUTE':
     case 'UNMUTE':
       return orNotice(post(`/api/calls/${call.id}/mute`, { on: action === 'MUTE' }));
+    case 'RECORD':
+    case 'STOP_RECORDING':
+      return orNotice(post(`/api/calls/${call.id}/recorded`, { on: action === 'RECORD' }));
     case 'TRANSFER':
     case 'DEFLECT':
       callStore.togglePanel(call.id, 'TRANSFER');

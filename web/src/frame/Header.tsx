@@ -18,6 +18,9 @@ const PreferencesDialog = lazy(() =>
 const PasswordDialog = lazy(() =>
   import('../session/PasswordDialog').then((it) => ({ default: it.PasswordDialog })),
 );
+const OfficeRecording = lazy(() =>
+  import('../recordings/OfficeRecording').then((it) => ({ default: it.OfficeRecording })),
+);
 const SignInsDialog = lazy(() =>
   import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
 );
@@ -83,7 +86,9 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
     (store) => store.people.find((person) => person.id === me.id)?.lamp ?? 'OFF',
   );
   const [open, setOpen] = useState(false);
-  const [dialog, setDialog] = useState<'' | 'password' | 'preferences' | 'signIns'>('');
+  const [dialog, setDialog] = useState<'' | 'password' | 'preferences' | 'recording' | 'signIns'>(
+    '',
+  );
   const box = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
@@ -133,11 +138,13 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
           onKeys={onKeys}
           onPassword={() => setDialog('password')}
           onPreferences={() => setDialog('preferences')}
+          onRecording={() => setDialog('recording')}
           onSignIns={() => setDialog('signIns')}
         />
       )}
       <Suspense>
         {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+        {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
         {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
         {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
       </Suspense>

@@ -10,11 +10,19 @@ interface Props {
   onKeys: () => void;
   onPassword: () => void;
   onPreferences: () => void;
+  onRecording: () => void;
   onSignIns: () => void;
 }
 
 /** What belongs to me and not to a call. */
-export function PersonMenu({ onClose, onKeys, onPassword, onPreferences, onSignIns }: Props) {
+export function PersonMenu({
+  onClose,
+  onKeys,
+  onPassword,
+  onPreferences,
+  onRecording,
+  onSignIns,
+}: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const { signOut, tipsSeen } = useSessionActions();
@@ -51,6 +59,7 @@ export function PersonMenu({ onClose, onKeys, onPassword, onPreferences, onSignI
       <ul>
         {notificationsWanted() && item('me.notifications', askForNotifications)}
         {item('me.preferences', onPreferences)}
+        {me.role === 'administrator' && item('me.recording', onRecording)}
         {item('me.tips', () => void tipsSeen(false))}
         {item('me.keys', onKeys, '?')}
         {item('me.password', onPassword)}

@@ -6,6 +6,6 @@ export function tabs(me: Me) {
     { path: '/desk', word: 'tab.desk', key: 'B' },
     { path: '/history', word: 'tab.history', key: 'Y' },
     { path: '/voicemail', word: 'tab.voicemail', key: 'I' },
-    ...(me.standIns ? [{ path: '/outside', word: 'tab.outside', key: 'O' }] : []),
+    ...(me.standIns ? [{ path: '/outside', word: 'tab.outside', key: 'N' }] : []),
   ];
 }

@@ -1,11 +1,14 @@
 import { IconArrowDownLeft, IconArrowUpRight, IconChevronDown } from '@tabler/icons-react';
-import { useId, useState } from 'react';
+import { Suspense, lazy, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
 import { nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { clockTime, dayAndTime, timeOfDay } from '../words/time';
+
+/** Only who opens a recorded call needs a player. */
+const OfCall = lazy(() => import('../recordings/OfCall').then((it) => ({ default: it.OfCall })));
 
 /** One call of the history; opened, it tells its whole course. */
 export function Entry({ entry }: { entry: HistoryEntry }) {
@@ -76,6 +79,11 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
               </div>
             ))}
           </dl>
+          {entry.recorded && (
+            <Suspense>
+              <OfCall call={entry.call} />
+            </Suspense>
+          )}
         </div>
       )}
     </div>
@@ -86,7 +94,8 @@ type Translate = ReturnType<typeof useTranslation>['t'];
 
 function outcome(entry: HistoryEntry, t: Translate): string {
   const result = resultOf(entry, t);
-  return entry.message ? t(`history.message.${entry.message}`, { outcome: result }) : result;
+  const whole = entry.message ? t(`history.message.${entry.message}`, { outcome: result }) : result;
+  return entry.recorded ? `${whole} · ${t('history.recorded')}` : whole;
 }
 
 function resultOf(entry: HistoryEntry, t: Translate): string {

@@ -3,6 +3,7 @@ import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { get, sentence } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
@@ -10,7 +11,7 @@ import { useSettled } from '../live/useSettled';
 import { dayOf, dayTitle } from '../words/time';
 import { Entry } from './Entry';
 
-const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED'] as const;
+const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED', 'RECORDED'] as const;
 /** Whoever pauses so long while typing wants to see what there is. */
 const TYPING_MS = 150;
 /** Of an entry that has not been drawn yet. */
@@ -54,6 +55,9 @@ export function History() {
             </button>
           ))}
         </div>
+        <Link to="/history/recordings" className="btn btn-sm btn-plain">
+          {t('history.recordings')}
+        </Link>
         <label className="input input-sm bg-base-100 ml-auto w-72 max-sm:w-full">
           <IconSearch size={16} aria-hidden="true" />
           <input

@@ -33,6 +33,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   },
   HISTORY: (_, queries) => void askAgain(queries, 'history'),
   VOICEMAIL: (_, queries) => void askAgain(queries, 'voicemail'),
+  RECORDINGS: (_, queries) => void askAgain(queries, 'recordings'),
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
   SPEAKING: (data) => soundStore.take(data as Speaking[]),
   OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),

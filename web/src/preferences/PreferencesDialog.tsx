@@ -1,9 +1,11 @@
+import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { Preference } from '../api/types';
 import { Dialog } from '../frame/Dialog';
 import { useShelf } from '../park/store';
+import { recordingPolicy } from '../recordings/recordings';
 import { usePreferences } from './preferences';
 
 /** What I choose once for all my calls. Each choice counts at once. */
@@ -12,6 +14,7 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
   const id = useId();
   const { preference, choose, error } = usePreferences();
   const shelf = useShelf((store) => store.slots);
+  const policy = useQuery(recordingPolicy).data?.policy;
   return (
     <Dialog title={t('preferences.title')} onClose={onClose}>
       {error && (
@@ -49,6 +52,32 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
                 </option>
               ))}
             </select>
+          </div>
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <label htmlFor={`${id}-recording`}>{t('preferences.recording')}</label>
+            {policy && policy !== 'CHOICE' ? (
+              <p id={`${id}-recording`} className="quiet">
+                {t(`preferences.recordingOffice.${policy}`)}
+              </p>
+            ) : (
+              <select
+                id={`${id}-recording`}
+                className="select w-44"
+                value={preference.recording}
+                onChange={(event) =>
+                  choose({
+                    ...preference,
+                    recording: event.target.value as Preference['recording'],
+                  })
+                }
+              >
+                {(['EVERY_CALL', 'ON_DEMAND', 'NEVER'] as const).map((each) => (
+                  <option key={each} value={each}>
+                    {t(`preferences.recordingIs.${each}`)}
+                  </option>
+                ))}
+              </select>
+            )}
           </div>
           <fieldset>
             <legend className="mb-1">{t('preferences.slots')}</legend>

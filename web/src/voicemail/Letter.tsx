@@ -3,8 +3,6 @@ import {
   IconDownload,
   IconMailOpened,
   IconPhone,
-  IconPlayerPause,
-  IconPlayerPlay,
   IconShare3,
   IconTrash,
 } from '@tabler/icons-react';
@@ -17,16 +15,14 @@ import { callParty } from '../calls/services';
 import { useCalls } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
+import { Controls } from '../player/Controls';
+import { Note } from '../player/Note';
+import { usePlayer } from '../player/usePlayer';
 import { useSoundState } from '../sound/store';
-import { clockTime, dayAndTime, timeOfDay } from '../words/time';
-import { Band } from './Band';
-import { Note } from './Note';
+import { dayAndTime, timeOfDay } from '../words/time';
 import { PassOn } from './PassOn';
 import { Transcript } from './Transcript';
-import { dealt, heard, letterOf, remove } from './messages';
-import { SPEEDS, usePlayer } from './usePlayer';
-
-const STEP_MS = 5_000;
+import { dealt, heard, keepNote, letterOf, remove } from './messages';
 
 /** A message, opened: its sound as a band, under it what was said, beneath what one does with it. */
 export function Letter({ id }: { id: number }) {
@@ -46,26 +42,10 @@ function Opened({ letter }: { letter: MessageLetter }) {
   const { message } = letter;
   const { id } = message;
   const player = usePlayer(
-    id,
+    `/api/voicemail/${id}/sound`,
     useCallback(() => void heard(id, true), [id]),
   );
   const name = nameOf(message.who, t('party.withheld'));
-  useKeys(
-    useMemo(
-      () => [
-        { key: ' ', run: player.toggle },
-        { key: 'arrowleft', run: () => player.seek(player.at - STEP_MS) },
-        {
-          key: 'arrowright',
-          run: () => player.seek(Math.min(message.length, player.at + STEP_MS)),
-        },
-        { key: '[', run: () => player.faster(-1) },
-        { key: ']', run: () => player.faster(1) },
-      ],
-      [player, message.length],
-    ),
-  );
-
   return (
     <article aria-label={t('voicemail.from', { name })}>
       <header className="flex flex-wrap items-baseline gap-x-3">
@@ -90,52 +70,17 @@ function Opened({ letter }: { letter: MessageLetter }) {
           {message.passedNote}
         </p>
       )}
-      <div className="mt-4 flex flex-wrap items-center gap-4">
-        <button type="button" className="btn btn-primary" onClick={player.toggle}>
-          {player.playing ? (
-            <IconPlayerPause size={18} aria-hidden="true" />
-          ) : (
-            <IconPlayerPlay size={18} aria-hidden="true" />
-          )}
-          {t(player.playing ? 'voicemail.pause' : 'voicemail.play')}{' '}
-          <KeyCap name={t('voicemail.space')} />
-        </button>
-        <Band outline={letter.outline} length={message.length} player={player} />
-        <p className="w-24 text-right">
-          <strong>{clockTime(player.at)}</strong>{' '}
-          <span className="quiet">{t('voicemail.of', { length: clockTime(message.length) })}</span>
-        </p>
-      </div>
-      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
-        <span role="group" aria-label={t('voicemail.speed')} className="flex items-center gap-1">
-          {t('voicemail.speed')}
-          {SPEEDS.map((each) => (
-            <button
-              key={each}
-              type="button"
-              aria-pressed={player.speed === each}
-              className={`rounded px-1 ${player.speed === each ? 'text-primary font-bold underline underline-offset-2' : 'quiet'}`}
-              onClick={() =>
-                player.faster(SPEEDS.indexOf(each) - SPEEDS.indexOf(player.speed as 1))
-              }
-            >
-              {each}
-            </button>
-          ))}
-          <KeyCap name="[ ]" />
-        </span>
-        <span className="quiet">
-          {t('voicemail.back')} <KeyCap name="←" />
-        </span>
-        <span className="quiet">
-          {t('voicemail.on')} <KeyCap name="→" />
-        </span>
-      </div>
+      <Controls player={player} outlines={[letter.outline]} length={message.length} />
       <div className="mt-4">
         <Transcript letter={letter} player={player} />
       </div>
       <Deeds letter={letter} />
-      <Note key={message.note} id={id} note={message.note} />
+      <Note
+        key={message.note}
+        note={message.note}
+        placeholder={t('voicemail.notePlaceholder')}
+        save={(text) => keepNote(id, text)}
+      />
     </article>
   );
 }

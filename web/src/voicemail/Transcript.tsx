@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { MessageLetter } from '../api/types';
 import { correct } from './messages';
-import type { Player } from './usePlayer';
+import type { Player } from '../player/usePlayer';
 
 /** What was said, to be read; each word is played from when it is clicked. */
 export function Transcript({ letter, player }: { letter: MessageLetter; player: Player }) {

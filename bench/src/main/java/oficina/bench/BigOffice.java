@@ -47,7 +47,8 @@ final class BigOffice {
               Integer.toString(firstExtension + i),
               number.apply(i),
               new Person.Place("T" + i / 10, "S"),
-              new Person.Calls(ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND)));
+              new Person.Calls(
+                  ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND)));
     }
     Exchange exchange =
         new Exchange(

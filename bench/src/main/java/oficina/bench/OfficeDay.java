@@ -61,7 +61,13 @@ final class OfficeDay {
             1000,
             Duration.ofSeconds(20),
             new Settings(
-                limits, usual.times(), usual.parking(), usual.voicemail(), usual.recording(), null, usual.pickUp()),
+                limits,
+                usual.times(),
+                usual.parking(),
+                usual.voicemail(),
+                usual.recording(),
+                null,
+                usual.pickUp()),
             OfficeDay::direct,
             DEVICE,
             OPENS);

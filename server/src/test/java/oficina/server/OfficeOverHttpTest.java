@@ -44,7 +44,15 @@ class OfficeOverHttpTest {
                 choice ->
                     joss.put(
                         "/api/preferences",
-                        Map.of("callWaiting", true, "callerId", choice, "hiddenSlots", List.of())));
+                        Map.of(
+                            "callWaiting",
+                            true,
+                            "callerId",
+                            choice,
+                            "recording",
+                            "ON_DEMAND",
+                            "hiddenSlots",
+                            List.of())));
         String inMemory = joss.get("/api/preferences").body().get("callerId").asString();
         String stored =
             TestServer.get()

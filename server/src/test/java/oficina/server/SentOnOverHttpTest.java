@@ -109,7 +109,15 @@ class SentOnOverHttpTest {
         .isEqualTo("NO_SUCH_CALL_BACK");
     assertThat(tomasz.delete("/api/calls/call-backs/" + wish).status()).isEqualTo(204);
     Map<String, Object> chosen =
-        Map.of("callWaiting", true, "callerId", "WITHHELD", "hiddenSlots", List.of("62"));
+        Map.of(
+            "callWaiting",
+            true,
+            "callerId",
+            "WITHHELD",
+            "recording",
+            "ON_DEMAND",
+            "hiddenSlots",
+            List.of("62"));
     assertThat(ines.put("/api/preferences", chosen).status()).isEqualTo(204);
     assertThat(ines.get("/api/preferences").body().get("callerId").asString())
         .isEqualTo("WITHHELD");
@@ -118,7 +126,15 @@ class SentOnOverHttpTest {
     assertThat(ines.put("/api/preferences", Map.of("callWaiting", true)).status()).isEqualTo(422);
     ines.put(
         "/api/preferences",
-        Map.of("callWaiting", true, "callerId", "DIRECT", "hiddenSlots", List.of()));
+        Map.of(
+            "callWaiting",
+            true,
+            "callerId",
+            "DIRECT",
+            "recording",
+            "ON_DEMAND",
+            "hiddenSlots",
+            List.of()));
   }
 
   @Test

@@ -40,7 +40,7 @@ public final class Pcm {
   }
 
   /** The nearest value that a sample can have. */
-  static short clip(double value) {
+  public static short clip(double value) {
     return (short) Math.max(Short.MIN_VALUE, Math.min(Short.MAX_VALUE, Math.round(value)));
   }
 }

@@ -26,6 +26,9 @@ public record Tones(
   /** After a greeting: from now on what is said is recorded. */
   public static final Cadence SPEAK_NOW = of(tone(400, 1_000));
 
+  /** The call is recorded: said again every 15 seconds (E.180, recording tone). */
+  public static final Cadence RECORDED = of(tone(400, 1_400));
+
   /** Somebody has come into a conference. Ours: no standard has one. */
   public static final Cadence ENTRY = of(tone(120, 660), tone(160, 880));
 

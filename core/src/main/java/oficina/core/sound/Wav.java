@@ -137,14 +137,19 @@ public final class Wav {
   /** Writes samples as in {@link Pcm} as a file of 16 bits. */
   public static byte[] write(short[] samples) {
     return ByteBuffer.allocate(HEADER + samples.length * 2)
-        .put(header(samples.length))
+        .put(header(samples.length, 1))
         .put(Pcm.bytes(samples))
         .array();
   }
 
-  /** The beginning of a file of 16 bits with so many samples as in {@link Pcm}. */
-  public static byte[] header(int samples) {
-    int size = samples * 2;
+  /**
+   * The beginning of a file of 16 bits.
+   *
+   * @param samples of each channel, at the rate of {@link Pcm}
+   */
+  public static byte[] header(int samples, int channels) {
+    int frame = channels * 2;
+    int size = samples * frame;
     return ByteBuffer.allocate(HEADER)
         .order(ByteOrder.LITTLE_ENDIAN)
         .put("RIFF".getBytes(StandardCharsets.US_ASCII))
@@ -152,10 +157,10 @@ public final class Wav {
         .put("WAVEfmt ".getBytes(StandardCharsets.US_ASCII))
         .putInt(16)
         .putShort((short) 1)
-        .putShort((short) 1)
+        .putShort((short) channels)
         .putInt(Pcm.RATE)
-        .putInt(Pcm.RATE * 2)
-        .putShort((short) 2)
+        .putInt(Pcm.RATE * frame)
+        .putShort((short) frame)
         .putShort((short) 16)
         .put("data".getBytes(StandardCharsets.US_ASCII))
         .putInt(size)

@@ -144,9 +144,7 @@ final class Play {
       case ATTENDANT_CLEARS -> new Command.AttendantClears(call, leg(step));
       case ATTENDANT_CONNECTS ->
           new Command.AttendantConnects(call, leg(step), person, target(step));
-      case NETWORK_KEYS ->
-          new Command.NetworkKeys(
-              taped(step), 1 + step.who() % 3, List.of("1", "#", "*").get(step.which() % 3));
+      case NETWORK_KEYS -> networkKeys(step, call);
       case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
       case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
       case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
@@ -190,14 +188,19 @@ final class Play {
         .orElse(call(step));
   }
 
-  /** Most often one that is recorded and has an outsider in it, who may not want that. */
-  private CallId taped(Step step) {
+  /** Most often of an outsider who is recorded, and may not want that. */
+  private Command networkKeys(Step step, CallId call) {
+    String key = List.of("1", "#", "*").get(step.which() % 3);
     return scene.exchange.state().calls().stream()
-        .filter(each -> each.outsideLines() > 0 && step.amount() % 5 > 0)
         .filter(each -> each.connections().stream().anyMatch(leg -> leg.tape().on()))
-        .map(Call::id)
-        .min(Comparator.naturalOrder())
-        .orElse(call(step));
+        .max(Comparator.comparing(each -> each.began()))
+        .flatMap(
+            taped ->
+                taped.connections().stream()
+                    .filter(leg -> leg.party().usesOutsideLine())
+                    .map(leg -> new Command.NetworkKeys(taped.id(), leg.leg(), key))
+                    .findFirst())
+        .orElse(new Command.NetworkKeys(call, 1 + step.who() % 3, key));
   }
 
   private int mailboxLeg(Step step) {

@@ -77,13 +77,24 @@ public record CallView(
    * @param deviceKind what that device is; absent when it is no longer there
    * @param muted whether the other party hears nothing of the owner
    * @param reminded whether it has been on hold too long
+   * @param tape whether it is recorded, for the owner or for somebody else in it
    */
   public record Mine(
       @Schema(nullable = true) @Nullable String device,
       @Schema(nullable = true) Device.@Nullable Kind deviceKind,
       boolean silenced,
       boolean muted,
-      boolean reminded) {}
+      boolean reminded,
+      @Schema(nullable = true) @Nullable TapeView tape) {}
+
+  /**
+   * That a call is recorded, or was until it was stopped.
+   *
+   * @param on whether it is now
+   * @param by the colleague for whom it is; absent when that is the owner
+   * @param since when it was started or stopped
+   */
+  public record TapeView(boolean on, @Schema(nullable = true) @Nullable String by, Instant since) {}
 
   /**
    * What it has to do with other calls in hand.

@@ -16,6 +16,7 @@ import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
 import oficina.core.state.Listening;
+import oficina.core.state.Tape;
 import oficina.server.desk.CallView.Phase;
 import oficina.server.history.SegmentView;
 import oficina.server.office.OfficeData;
@@ -72,7 +73,8 @@ class CallViews {
             kind(own.device(), devices),
             own.silenced(),
             own.muted(),
-            own.reminded()),
+            own.reminded(),
+            tape(call, own)),
         new CallView.Ties(
             waits == null ? null : waits.value(),
             offers.asideOf() != null,
@@ -101,12 +103,25 @@ class CallViews {
             null,
             record.digits(),
             hears(call, waiting)),
-        new CallView.Mine(null, null, false, false, false),
+        new CallView.Mine(null, null, false, false, false, null),
         new CallView.Ties(null, false, null),
         null,
         course(record, person),
         Math.max(0, record.stretches() - STRETCHES_TOLD),
         offers.services());
+  }
+
+  /** One's own recording, else that of whoever it is recorded for. */
+  private CallView.@Nullable TapeView tape(Call call, Connection own) {
+    Tape mine = own.tape();
+    if (mine.on() || mine.state() == Tape.State.STOPPED) {
+      return new CallView.TapeView(mine.on(), null, mine.since());
+    }
+    return call.connections().stream()
+        .filter(each -> each.tape().on())
+        .map(each -> new CallView.TapeView(true, parties.name(each.party()), each.tape().since()))
+        .findFirst()
+        .orElse(null);
   }
 
   private static Device.@Nullable Kind kind(@Nullable DeviceId wanted, List<Device> devices) {

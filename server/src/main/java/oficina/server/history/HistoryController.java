@@ -45,10 +45,13 @@ class HistoryController {
    * @param answeredBy the colleague who took it
    * @param ending how it ended; absent when nobody spoke
    * @param endedBy name of whoever hung up, when it was somebody else
+   * @param call by which what was recorded of it is asked for
+   * @param recorded whether it, or some of it, was recorded for the person
    * @param message whether a message was left; absent when there was nowhere to leave one
    */
   record HistoryEntry(
       long id,
+      String call,
       Part.Direction direction,
       PartyView other,
       @Schema(nullable = true) String line,
@@ -63,6 +66,7 @@ class HistoryController {
       @Schema(nullable = true) Part.Ending ending,
       @Schema(nullable = true) String endedBy,
       @Schema(nullable = true) Part.Message message,
+      boolean recorded,
       List<SegmentView> course) {}
 
   /**
@@ -113,6 +117,7 @@ class HistoryController {
     Part part = stored.part();
     return new HistoryEntry(
         stored.id(),
+        part.call().value(),
         part.direction(),
         parties.view(part.other()),
         parties.groupLine(part.line()),
@@ -127,6 +132,7 @@ class HistoryController {
         part.ending(),
         part.ending() == Part.Ending.OTHER_HUNG_UP ? parties.name(part.endedBy()) : null,
         part.message(),
+        part.recorded(),
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
   }
 }

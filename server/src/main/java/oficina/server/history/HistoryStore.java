@@ -62,7 +62,8 @@ public class HistoryStore {
     ALL(Set.of(Kind.values())),
     MISSED(Set.of(Kind.MISSED)),
     RECEIVED(Set.of(Kind.RECEIVED, Kind.MISSED)),
-    PLACED(Set.of(Kind.PLACED));
+    PLACED(Set.of(Kind.PLACED)),
+    RECORDED(Set.of(Kind.values()));
 
     private final Set<Kind> kinds;
 
@@ -77,7 +78,7 @@ public class HistoryStore {
       (row, n) ->
           new Stored(
               row.getLong("id"),
-              CoreJson.JSON.readValue(row.getString("body"), Part.class),
+              CoreJson.PART.readValue(row.getString("body")),
               CoreJson.JSON.readValue(row.getString("course"), COURSE));
 
   private static final String SELECT =
@@ -131,20 +132,21 @@ public class HistoryStore {
    * One statement for all of them: the database takes them several times faster than one by one.
    */
   private void writeAtOnce(List<Part> entries, Map<Part, HistorySearchStore.Sought> sought) {
-    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
     List<Object> values = new ArrayList<>();
     entries.forEach(part -> values.addAll(values(part, sought.get(part))));
     batch.update(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
-          talked_ms, held_ms, body, kind, search_id)
+          talked_ms, held_ms, body, kind, search_id, recorded)
         values\s"""
             + String.join(", ", Collections.nCopies(entries.size(), row))
             + """
 
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
-          body = values(body), kind = values(kind), search_id = values(search_id)
+          body = values(body), kind = values(kind), search_id = values(search_id),
+          recorded = values(recorded)
         """,
         values.toArray());
   }
@@ -162,7 +164,8 @@ public class HistoryStore {
         part.held().toMillis(),
         CoreJson.JSON.writeValueAsString(part),
         sought.kind().name(),
-        sought.id());
+        sought.id(),
+        part.recorded());
   }
 
   /**
@@ -193,7 +196,8 @@ public class HistoryStore {
       return lookThrough(person, filter, words, before, limit);
     }
     if (found.size() <= MOST_SLICES) {
-      List<String> slices = found.keySet().stream().map(id -> "search_id = " + id).toList();
+      String only = filter == Filter.RECORDED ? " and recorded" : "";
+      List<String> slices = found.keySet().stream().map(id -> "search_id = " + id + only).toList();
       return page(latest(person, slices, before, limit + 1), limit);
     }
     // Whatever is found is no younger than the last of it all.
@@ -210,6 +214,9 @@ public class HistoryStore {
   }
 
   private static List<String> slices(Filter filter) {
+    if (filter == Filter.RECORDED) {
+      return List.of("recorded = true");
+    }
     return filter == Filter.ALL
         ? List.of("true")
         : filter.kinds.stream().map(kind -> "kind = '" + kind + "'").toList();

@@ -32,6 +32,10 @@ enum EventKind {
   RECORDING_BEGAN("RecordingBegan", 1, ExchangeEvent.RecordingBegan.class),
   MESSAGE_HEARD("MessageHeard", 1, ExchangeEvent.MessageHeard.class),
   RECORDING_ENDED("RecordingEnded", 1, ExchangeEvent.RecordingEnded.class),
+  TAPE_STARTED("TapeStarted", 1, ExchangeEvent.TapeStarted.class),
+  TAPE_ANNOUNCED("TapeAnnounced", 1, ExchangeEvent.TapeAnnounced.class),
+  TAPE_REFUSED("TapeRefused", 1, ExchangeEvent.TapeRefused.class),
+  TAPE_STOPPED("TapeStopped", 1, ExchangeEvent.TapeStopped.class),
   CALL_BACK_REQUESTED("CallBackRequested", 1, ExchangeEvent.CallBackRequested.class),
   CALL_BACK_ARMED("CallBackArmed", 1, ExchangeEvent.CallBackArmed.class),
   CALL_BACK_RINGS("CallBackRings", 1, ExchangeEvent.CallBackRings.class),
@@ -182,6 +186,26 @@ enum EventKind {
     @Override
     public EventKind of(ExchangeEvent.RecordingEnded event) {
       return RECORDING_ENDED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.TapeStarted event) {
+      return TAPE_STARTED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.TapeAnnounced event) {
+      return TAPE_ANNOUNCED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.TapeRefused event) {
+      return TAPE_REFUSED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.TapeStopped event) {
+      return TAPE_STOPPED;
     }
 
     @Override

@@ -3,7 +3,10 @@ package oficina.server.json;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import oficina.core.call.Party;
+import oficina.core.history.Part;
 import oficina.core.routing.Way;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.ObjectReader;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.jsontype.NamedType;
 
@@ -37,4 +40,8 @@ public final class CoreJson {
               new NamedType(Way.WaitOn.class, "WaitOn"),
               new NamedType(Way.ToMailbox.class, "ToMailbox"))
           .build();
+
+  /** Reads entries of the history, of which the oldest know nothing of recordings. */
+  public static final ObjectReader PART =
+      JSON.readerFor(Part.class).without(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES);
 }

@@ -11,12 +11,14 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
+import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.people.RecordingChoice;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -71,7 +73,8 @@ public class OfficeStore {
                         Duration.ofSeconds(row.getInt("ring_seconds")),
                         row.getBoolean("call_waiting"),
                         CallerIdChoice.valueOf(row.getString("caller_id")),
-                        row.getBoolean("mailbox"))))
+                        row.getBoolean("mailbox"),
+                        RecordingChoice.valueOf(row.getString("recording")))))
         .list();
   }
 
@@ -153,6 +156,11 @@ public class OfficeStore {
             "insert into setting (name, value) values (?, ?) on duplicate key update value = values(value)")
         .params(name, value)
         .update();
+  }
+
+  /** What the office says of recordings. */
+  public void set(Settings.Recording recording) {
+    StoredSettings.stored(recording).forEach(this::set);
   }
 
   boolean isEmpty() {

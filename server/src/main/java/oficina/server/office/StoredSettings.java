@@ -38,8 +38,35 @@ record StoredSettings(Map<String, String> set) {
                 set.getOrDefault("unanswered", usual.voicemail().unanswered().name())),
             set.get("voicemail-extension"),
             voicemailNumber == null ? null : new PhoneNumber(voicemailNumber)),
+        recording(usual.recording()),
         frontDesk == null ? null : new GroupId(Long.parseLong(frontDesk)),
         Settings.PickUp.valueOf(set.getOrDefault("pick-up", usual.pickUp().name())));
+  }
+
+  private Settings.Recording recording(Settings.Recording usual) {
+    return new Settings.Recording(
+        Settings.Policy.valueOf(set.getOrDefault("recording", usual.policy().name())),
+        Settings.Announced.valueOf(
+            set.getOrDefault("recording-announced", usual.announced().name())),
+        flag("recording-emergencies", usual.emergencies()),
+        Duration.ofDays(number("recordings-kept-days", (int) usual.kept().toDays())),
+        flag("recordings-may-be-removed", usual.mayDelete()),
+        flag("recordings-may-be-kept", usual.mayKeep()));
+  }
+
+  /** How recording is set, as it stands in the database. */
+  static Map<String, String> stored(Settings.Recording recording) {
+    return Map.of(
+        "recording", recording.policy().name(),
+        "recording-announced", recording.announced().name(),
+        "recording-emergencies", Boolean.toString(recording.emergencies()),
+        "recordings-kept-days", Long.toString(recording.kept().toDays()),
+        "recordings-may-be-removed", Boolean.toString(recording.mayDelete()),
+        "recordings-may-be-kept", Boolean.toString(recording.mayKeep()));
+  }
+
+  private boolean flag(String name, boolean usual) {
+    return set.containsKey(name) ? Boolean.parseBoolean(set.get(name)) : usual;
   }
 
   private int number(String name, int usual) {

@@ -31,10 +31,15 @@ class PreferenceStore {
   }
 
   void write(PersonId person, Preference preference) {
-    jdbc.sql("update person set call_waiting = ?, caller_id = ?, hidden_slots = ? where id = ?")
+    jdbc.sql(
+            """
+            update person set call_waiting = ?, caller_id = ?, recording = ?, hidden_slots = ?
+            where id = ?
+            """)
         .params(
             preference.callWaiting(),
             preference.callerId().name(),
+            preference.recording().name(),
             String.join(" ", preference.hiddenSlots()),
             person.value())
         .update();

@@ -24,7 +24,10 @@ public class Preferences {
   public Preference of(PersonId id) {
     Person person = office.person(id);
     return new Preference(
-        person.callWaiting(), person.calls().callerId(), hiddenSlots.getOrDefault(id, List.of()));
+        person.callWaiting(),
+        person.calls().callerId(),
+        person.calls().recording(),
+        hiddenSlots.getOrDefault(id, List.of()));
   }
 
   /** One after the other, so that memory and database never differ. */

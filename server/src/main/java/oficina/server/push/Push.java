@@ -44,6 +44,8 @@ public record Push(Instant now, String run, List<Item> items) {
     TO_RETURN,
     /** A message has come, or something has become of one. */
     VOICEMAIL,
+    /** A recording has come, or something has become of one. */
+    RECORDINGS,
     /** A subscriber this person plays has changed. */
     OUTSIDE,
     /** Who speaks now in each of the person's calls: {@link Speaking}. */

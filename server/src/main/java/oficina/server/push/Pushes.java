@@ -132,6 +132,11 @@ public class Pushes implements DeskFeed, SpeakingFeed {
     tell(page -> people.contains(page.person()), Topic.VOICEMAIL);
   }
 
+  /** Tells the pages of these people that something has become of a recording of theirs. */
+  public void recordingsChanged(Collection<PersonId> people) {
+    tell(page -> people.contains(page.person()), Topic.RECORDINGS);
+  }
+
   /** Tells this person's pages that a subscriber they play has changed. */
   public void outsideChanged(PersonId person) {
     tell(person, Topic.OUTSIDE);
@@ -184,7 +189,7 @@ public class Pushes implements DeskFeed, SpeakingFeed {
       case NOTICES -> changes.notices();
       case SERVICE -> service();
       case SPEAKING -> speaking(changes.page().person());
-      case HISTORY, TO_RETURN, VOICEMAIL, OUTSIDE -> null;
+      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, OUTSIDE -> null;
     };
   }
 

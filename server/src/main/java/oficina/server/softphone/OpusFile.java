@@ -3,6 +3,7 @@ package oficina.server.softphone;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntFunction;
 import oficina.core.sound.OggOpus;
 import oficina.core.sound.Pcm;
 
@@ -18,18 +19,21 @@ public final class OpusFile {
   }
 
   /**
-   * @param samples as in {@link Pcm}
+   * @param second the samples of a second, as in {@link Pcm}; of the last perhaps fewer
    */
-  public static byte[] of(short[] samples) {
+  public static byte[] of(int seconds, IntFunction<short[]> second) {
     List<byte[]> packets = new ArrayList<>();
     try (OpusCodec codec = new OpusCodec()) {
       byte[] packet = new byte[LARGEST];
-      for (int from = 0; from < samples.length; from += Pcm.FRAME) {
-        short[] frame =
-            Arrays.copyOfRange(samples, from, from + Pcm.FRAME); // the last with silence
-        packets.add(Arrays.copyOf(packet, codec.encode(frame, packet)));
+      for (int number = 0; number < seconds; number++) {
+        short[] samples = second.apply(number);
+        for (int from = 0; from < samples.length; from += Pcm.FRAME) {
+          short[] frame =
+              Arrays.copyOfRange(samples, from, from + Pcm.FRAME); // the last with silence
+          packets.add(Arrays.copyOf(packet, codec.encode(frame, packet)));
+        }
       }
     }
-    return OggOpus.file(packets, samples.length);
+    return OggOpus.file(packets, seconds);
   }
 }

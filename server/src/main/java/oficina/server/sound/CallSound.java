@@ -6,6 +6,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import oficina.core.call.CallId;
 import oficina.core.sound.Mixer;
 import oficina.core.sound.Pcm;
+import oficina.core.sound.Tones;
 import oficina.core.state.Listening.Sound;
 import org.jspecify.annotations.Nullable;
 
@@ -14,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * over it (a tone on entry, keys sent) is over by itself.
  */
 final class CallSound {
+  private static final Clip RECORDED = new Clip(Tones.RECORDED.round(), /* again= */ false);
+  private static final int TICKS_BETWEEN_TONES = 15_000 / Pcm.FRAME_MS;
+
   /** For all parties. */
   static final int ALL = 0;
 
@@ -24,6 +28,10 @@ final class CallSound {
   private volatile List<Leg> legs = List.of();
   private final List<Over> over = new CopyOnWriteArrayList<>();
   private final Mixer mixer = new Mixer();
+  private final short[] ours = new short[Pcm.FRAME];
+  private final short[] theirs = new short[Pcm.FRAME];
+  private volatile List<Tap> taps = List.of();
+  private long taped;
   private final short[] mixed = new short[Pcm.FRAME];
   private final short[] added = new short[Pcm.FRAME];
   private volatile List<Integer> speaking = List.of();
@@ -71,9 +79,15 @@ final class CallSound {
     over.add(new Over(leg, clip, tick));
   }
 
+  /** What is recorded of it from now on. */
+  void tap(List<Tap> wanted) {
+    taps = wanted;
+  }
+
   /** Gives every party its next frame. On the engine's clock alone. */
   void mix(Ports ports, long tick) {
     List<Leg> now = legs;
+    record(now, ports, tick);
     over.removeIf(each -> each.clip().over(tick - each.since()));
     int audible = addUp(now, ports);
     for (Leg leg : now) {
@@ -85,6 +99,31 @@ final class CallSound {
         }
       }
     }
+  }
+
+  private void record(List<Leg> now, Ports ports, long tick) {
+    List<Tap> wanted = taps;
+    for (Tap tap : wanted) {
+      some(tap.ours(), now, ports, ours);
+      some(tap.theirs(), now, ports, theirs);
+      tap.sink().take(ours, theirs);
+    }
+    if (!wanted.isEmpty() && wanted.get(0).tones() && ++taped % TICKS_BETWEEN_TONES == 0) {
+      play(ALL, RECORDED, tick);
+    }
+  }
+
+  /** What these parties say together. */
+  private static void some(List<Integer> numbers, List<Leg> now, Ports ports, short[] into) {
+    Mixer some = new Mixer();
+    for (int number : numbers) {
+      Leg leg = find(now, number);
+      Port port = leg == null ? null : ports.of(leg);
+      if (port != null && port.speaks()) {
+        some.add(port.spoken());
+      }
+    }
+    some.write(into);
   }
 
   /** Adds up all whom anybody hears, and counts them. */
@@ -135,15 +174,7 @@ final class CallSound {
     boolean heardItself = isHeard(leg.number(), now);
     if (leg.voices().size() != audible - (heardItself ? 1 : 0)) {
       // Not simply everybody else: the general case, which no conference needs today.
-      Mixer some = new Mixer();
-      for (int number : leg.voices()) {
-        Leg other = find(now, number);
-        Port port = other == null ? null : ports.of(other);
-        if (port != null && port.speaks()) {
-          some.add(port.spoken());
-        }
-      }
-      some.write(mixed);
+      some(leg.voices(), now, ports, mixed);
     } else if (heardItself && own != null && own.speaks()) {
       mixer.writeWithout(own.spoken(), mixed);
     } else {

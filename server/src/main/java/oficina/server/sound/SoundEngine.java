@@ -60,12 +60,25 @@ public final class SoundEngine implements SmartLifecycle {
     calls.computeIfAbsent(id, CallSound::new).become(legs);
   }
 
+  /** What is recorded of a call from now on. */
+  public void tap(CallId id, List<Tap> taps) {
+    CallSound call = taps.isEmpty() ? calls.get(id) : calls.computeIfAbsent(id, CallSound::new);
+    if (call != null) {
+      call.tap(List.copyOf(taps));
+    }
+  }
+
   /** The call is over. */
   void ended(CallId id) {
     CallSound call = calls.remove(id);
     if (call != null && !call.speaking().isEmpty()) {
       feed.speaking(id, people(call), List.of());
     }
+  }
+
+  /** Lays sound over what everybody in a call hears. */
+  public void playToAll(CallId id, short[] samples) {
+    play(id, CallSound.ALL, samples);
   }
 
   /** Lays sound over what one party of a call hears, or all. */

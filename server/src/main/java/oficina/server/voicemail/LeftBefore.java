@@ -6,6 +6,8 @@ import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
+import oficina.server.keeping.KeptSound;
+import oficina.server.keeping.Transcripts;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
 import org.jspecify.annotations.Nullable;

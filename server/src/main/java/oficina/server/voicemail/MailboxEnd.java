@@ -6,6 +6,7 @@ import oficina.core.sound.Level;
 import oficina.core.sound.Pcm;
 import oficina.core.sound.SpeechDetector;
 import oficina.core.sound.Tones;
+import oficina.server.keeping.KeptSound;
 import oficina.server.sound.SoundEnd;
 
 /**

@@ -30,12 +30,16 @@ class Mailboxes implements ExchangeListener {
   private final SoundEngine engine;
   private final ExchangeLoop loop;
   private final Greetings greetings;
-  private final Spool spool;
-  private final Filing filing;
+  private final MessageSpool spool;
+  private final MessageFiling filing;
   private final Map<EndId.Machine, MailboxEnd> ends = new HashMap<>();
 
   Mailboxes(
-      SoundEngine engine, ExchangeLoop loop, Greetings greetings, Spool spool, Filing filing) {
+      SoundEngine engine,
+      ExchangeLoop loop,
+      Greetings greetings,
+      MessageSpool spool,
+      MessageFiling filing) {
     this.engine = engine;
     this.loop = loop;
     this.greetings = greetings;
@@ -107,7 +111,8 @@ class Mailboxes implements ExchangeListener {
       Connection caller = after.opposite(e.leg());
       Party who = caller == null ? after.caller() : caller.party();
       Party owner = after.leg(e.leg()).party().mailboxOf();
-      spool.begin(new Label(e.call(), e.leg(), owner, who, e.at()));
+      Label label = new Label(e.call(), e.leg(), owner, who, e.at());
+      spool.begin(label.place(), label);
       MailboxEnd end = ends.get(new EndId.Machine(e.call(), e.leg()));
       if (end != null) {
         end.record();

@@ -18,6 +18,10 @@ import oficina.core.history.SearchWords;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.database.Cursor;
+import oficina.server.keeping.KeptSound;
+import oficina.server.keeping.SoundFile;
+import oficina.server.keeping.SoundStore;
+import oficina.server.keeping.WebVtt;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
@@ -51,6 +55,7 @@ class MessageController {
 
   private final MessageStore messages;
   private final MessageViews views;
+  private final SoundStore sounds;
   private final OfficeData office;
   private final Pushes pushes;
   private final MovableClock clock;
@@ -58,11 +63,13 @@ class MessageController {
   MessageController(
       MessageStore messages,
       MessageViews views,
+      SoundStore sounds,
       OfficeData office,
       Pushes pushes,
       MovableClock clock) {
     this.messages = messages;
     this.views = views;
+    this.sounds = sounds;
     this.office = office;
     this.pushes = pushes;
     this.clock = clock;
@@ -142,8 +149,11 @@ class MessageController {
   }
 
   private SoundFile file(Employee me, long id) {
-    int length = messages.soundLength(id, mine(me)).orElseThrow(MessageController::none);
-    return new SoundFile(fileName(id, "wav"), length, second -> messages.second(id, second));
+    return new SoundFile(fileName(id, "wav"), kept(me, id), sounds);
+  }
+
+  private SoundStore.Sound kept(Employee me, long id) {
+    return messages.sound(id, mine(me)).orElseThrow(MessageController::none);
   }
 
   private static String fileName(long id, String ending) {
@@ -165,19 +175,19 @@ class MessageController {
   /** Its sound as a smaller file (Opus in Ogg, RFC 7845), to be saved. */
   @GetMapping(path = "/{id}/opus", produces = "audio/ogg")
   ResponseEntity<byte[]> saveSmall(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    message(me, id);
+    SoundStore.Sound sound = kept(me, id);
     if (!OpusFile.possible()) {
       throw new Problem(HttpStatus.CONFLICT, "NO_OPUS");
     }
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, attached(fileName(id, "ogg")))
-        .body(OpusFile.of(KeptSound.samples(messages.sound(id))));
+        .body(OpusFile.of(sound.seconds(), n -> KeptSound.samples(sounds.second(sound.id(), n))));
   }
 
   /** Its transcript with times, as WebVTT, to be saved. */
   @GetMapping(path = "/{id}/transcript", produces = "text/vtt")
   ResponseEntity<byte[]> transcript(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    String text = WebVtt.of(message(me, id).transcript().words());
+    String text = WebVtt.of(WebVtt.cues(message(me, id).transcript().words(), ""));
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, attached(fileName(id, "vtt")))
         .body(text.getBytes(StandardCharsets.UTF_8));

@@ -20,6 +20,8 @@ import oficina.core.sound.Pcm;
 import oficina.server.database.Cursor;
 import oficina.server.database.Times;
 import oficina.server.json.CoreJson;
+import oficina.server.keeping.KeptSound;
+import oficina.server.keeping.SoundStore;
 import oficina.server.people.Parties;
 import oficina.server.speech.Transcriber;
 import org.jspecify.annotations.Nullable;
@@ -42,11 +44,14 @@ class MessageStore {
   private final JdbcClient jdbc;
   private final TransactionOperations transactions;
   private final Parties parties;
+  private final SoundStore sounds;
 
-  MessageStore(JdbcClient jdbc, TransactionOperations transactions, Parties parties) {
+  MessageStore(
+      JdbcClient jdbc, TransactionOperations transactions, Parties parties, SoundStore sounds) {
     this.jdbc = jdbc;
     this.transactions = transactions;
     this.parties = parties;
+    this.sounds = sounds;
   }
 
   /** Somebody who did something with a message, and when. */
@@ -131,46 +136,38 @@ class MessageStore {
   /** Files a message; one that is filed already stays as it is. */
   long add(Label label, byte[] sound) {
     return transactions.execute(
-        status -> {
-          byte[] outline = Outline.of(KeptSound.samples(sound), OUTLINE_PARTS);
-          int added =
-              jdbc.sql(
-                      """
-                      insert ignore into message (place, mailbox, caller, began, length_ms, outline)
-                      values (?, ?, ?, ?, ?, ?)
-                      """)
-                  .params(
-                      label.place(),
-                      label.mailbox(),
-                      CoreJson.JSON.writerFor(Party.class).writeValueAsString(label.caller()),
-                      Times.utc(label.began()),
-                      sound.length * 1000L / Pcm.RATE,
-                      outline)
-                  .update();
-          if (added > 0) {
-            long id = lastId();
-            keepSound(id, sound);
-            keepWords(id, label.mailbox(), SearchWords.of(texts(label.caller())));
-          }
-          return jdbc.sql("select id from message where place = ?")
-              .param(label.place())
-              .query(Long.class)
-              .single();
-        });
+        status -> filed(label.place()).orElseGet(() -> insert(label, sound)));
+  }
+
+  private Optional<Long> filed(String place) {
+    return jdbc.sql("select id from message where place = ?")
+        .param(place)
+        .query(Long.class)
+        .optional();
+  }
+
+  private long insert(Label label, byte[] sound) {
+    jdbc.sql(
+            """
+            insert into message (place, mailbox, caller, began, length_ms, outline, sound_id)
+            values (?, ?, ?, ?, ?, ?, ?)
+            """)
+        .params(
+            label.place(),
+            label.mailbox(),
+            CoreJson.JSON.writerFor(Party.class).writeValueAsString(label.caller()),
+            Times.utc(label.began()),
+            sound.length * 1000L / Pcm.RATE,
+            Outline.of(KeptSound.samples(sound), OUTLINE_PARTS),
+            sounds.keep(sound))
+        .update();
+    long id = lastId();
+    keepWords(id, label.mailbox(), SearchWords.of(texts(label.caller())));
+    return id;
   }
 
   private long lastId() {
     return jdbc.sql("select last_insert_id()").query(Long.class).single();
-  }
-
-  private void keepSound(long id, byte[] sound) {
-    for (int from = 0; from < sound.length; from += KeptSound.CHUNK) {
-      byte[] second =
-          Arrays.copyOfRange(sound, from, Math.min(sound.length, from + KeptSound.CHUNK));
-      jdbc.sql("insert into message_sound (message_id, second, sound) values (?, ?, ?)")
-          .params(id, from / KeptSound.CHUNK, second)
-          .update();
-    }
   }
 
   private void keepWords(long id, String mailbox, Collection<String> words) {
@@ -205,9 +202,9 @@ class MessageStore {
                   jdbc.sql(
                           """
                           insert into message (place, mailbox, caller, began, length_ms, outline,
-                            passed_by, passed_note, transcript, words, corrected)
+                            sound_id, passed_by, passed_note, transcript, words, corrected)
                           select :place, :mailbox, caller, began, length_ms, outline,
-                            :by, :note, transcript, words, corrected
+                            sound_id, :by, :note, transcript, words, corrected
                           from message where id = :id and mailbox in (:mine) and removed_at is null
                           """)
                       .param("place", place)
@@ -221,13 +218,6 @@ class MessageStore {
                 return false;
               }
               long copy = lastId();
-              jdbc.sql(
-                      """
-                      insert into message_sound (message_id, second, sound)
-                      select ?, second, sound from message_sound where message_id = ?
-                      """)
-                  .params(copy, id)
-                  .update();
               jdbc.sql(
                       """
                       insert ignore into message_word (mailbox, word, message_id)
@@ -331,27 +321,18 @@ class MessageStore {
         .optional();
   }
 
-  /** How many bytes of sound a message has; none when it is not in these mailboxes. */
-  Optional<Integer> soundLength(long id, Collection<String> mine) {
+  /** The sound of a message; none when it is not in these mailboxes. */
+  Optional<SoundStore.Sound> sound(long id, Collection<String> mine) {
     return jdbc.sql(
             """
-            select cast(sum(length(s.sound)) as int) as bytes from message m
-            join message_sound s on s.message_id = m.id
-            where m.id = :id and m.mailbox in (:mine) and m.removed_at is null group by m.id
+            select sound_id from message
+            where id = :id and mailbox in (:mine) and removed_at is null
             """)
         .param("id", id)
         .param("mine", mine)
-        .query(Integer.class)
-        .optional();
-  }
-
-  /** One second of a message's sound, by a caller who has asked {@link #soundLength} first. */
-  byte[] second(long id, int second) {
-    return jdbc.sql("select sound from message_sound where message_id = ? and second = ?")
-        .params(id, second)
-        .query(byte[].class)
+        .query(Long.class)
         .optional()
-        .orElse(new byte[0]);
+        .flatMap(sounds::sound);
   }
 
   // --- what becomes of it -----------------------------------------------------------------------
@@ -418,15 +399,20 @@ class MessageStore {
 
   /** Forgets for good what was removed before this instant, sound and words included. */
   void forget(Instant before) {
-    for (String table : List.of("message_sound", "message_word")) {
-      jdbc.sql(
-              "delete from "
-                  + table
-                  + " where message_id in (select id from message where removed_at < ?)")
-          .param(Times.utc(before))
-          .update();
-    }
+    List<Long> heard =
+        jdbc.sql("select sound_id from message where removed_at < ?")
+            .param(Times.utc(before))
+            .query(Long.class)
+            .list();
+    jdbc.sql(
+            """
+            delete from message_word
+            where message_id in (select id from message where removed_at < ?)
+            """)
+        .param(Times.utc(before))
+        .update();
     jdbc.sql("delete from message where removed_at < ?").param(Times.utc(before)).update();
+    sounds.forget(heard);
   }
 
   /** The mailboxes in which these messages are, of those that the asker hears. */
@@ -448,20 +434,20 @@ class MessageStore {
         .optional();
   }
 
-  /** The whole sound of a message, by a caller who knows that it may be had. */
-  byte[] sound(long id) {
-    List<byte[]> seconds =
-        jdbc.sql("select sound from message_sound where message_id = ? order by second")
-            .param(id)
-            .query(byte[].class)
-            .list();
-    byte[] all = new byte[seconds.stream().mapToInt(second -> second.length).sum()];
-    int at = 0;
-    for (byte[] second : seconds) {
-      System.arraycopy(second, 0, all, at, second.length);
-      at += second.length;
-    }
-    return all;
+  /** The sound of a message, by a caller who knows that it may be had. */
+  SoundStore.Sound sound(long id) {
+    return jdbc.sql("select sound_id from message where id = ?")
+        .param(id)
+        .query(Long.class)
+        .optional()
+        .flatMap(sounds::sound)
+        .orElseThrow();
+  }
+
+  /** All of a message, by a caller who knows that it may be had. */
+  short[] samples(long id) {
+    SoundStore.Sound sound = sound(id);
+    return KeptSound.samples(sounds.seconds(sound.id(), 0, sound.seconds()));
   }
 
   /** Keeps what the machine understood, and says in which mailbox that is. */

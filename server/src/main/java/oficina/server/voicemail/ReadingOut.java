@@ -204,7 +204,7 @@ class ReadingOut {
     private CompletableFuture<short[]> spoken(Say what) {
       if (what instanceof Say.Sound sound) {
         long id = list.get(sound.message()).id();
-        return CompletableFuture.completedFuture(KeptSound.samples(messages.sound(id)));
+        return CompletableFuture.completedFuture(messages.samples(id));
       }
       if (what instanceof Say.Head head) {
         return text(head(list.get(head.message())));

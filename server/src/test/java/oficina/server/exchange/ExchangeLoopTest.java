@@ -28,6 +28,7 @@ import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.people.RecordingChoice;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
 import oficina.server.desk.DeskFeed;
@@ -64,7 +65,12 @@ class ExchangeLoopTest {
             "201",
             null,
             new Person.Place("Front desk", ""),
-            new Person.Calls(Duration.ofSeconds(20), true, CallerIdChoice.DIRECT, false));
+            new Person.Calls(
+                Duration.ofSeconds(20),
+                true,
+                CallerIdChoice.DIRECT,
+                false,
+                RecordingChoice.ON_DEMAND));
     when(office.now())
         .thenReturn(
             new Office(

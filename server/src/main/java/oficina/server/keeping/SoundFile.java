@@ -1,4 +1,4 @@
-package oficina.server.voicemail;
+package oficina.server.keeping;
 
 import java.io.InputStream;
 import oficina.core.sound.Pcm;
@@ -10,29 +10,31 @@ import org.springframework.lang.Nullable;
  * Kept sound as a WAV file that is made as it is read, so that somebody who seeks in it gets that
  * part alone (byte ranges, RFC 9110).
  */
-final class SoundFile extends AbstractResource {
-  /** Where the sound comes from, a second at a time. */
-  interface Source {
-    /** The samples of this second in one byte each; fewer in the last. */
-    byte[] second(int number);
-  }
-
+public final class SoundFile extends AbstractResource {
   private final String name;
-  private final int samples;
-  private final Source source;
+  private final SoundStore.Sound sound;
+  private final SoundStore store;
 
   /**
    * @param name of the file when it is saved
    */
-  SoundFile(String name, int samples, Source source) {
+  public SoundFile(String name, SoundStore.Sound sound, SoundStore store) {
     this.name = name;
-    this.samples = samples;
-    this.source = source;
+    this.sound = sound;
+    this.store = store;
+  }
+
+  private byte[] header() {
+    return Wav.header(sound.samples(), sound.channels());
+  }
+
+  private long bytesOfASecond() {
+    return 2L * Pcm.RATE * sound.channels();
   }
 
   @Override
   public long contentLength() {
-    return Wav.HEADER + 2L * samples;
+    return Wav.HEADER + 2L * sound.samples() * sound.channels();
   }
 
   @Override
@@ -62,7 +64,7 @@ final class SoundFile extends AbstractResource {
 
   private final class Reading extends InputStream {
     private long at;
-    private byte[] part = Wav.header(samples);
+    private byte[] part = header();
     private long partFrom;
 
     private boolean over() {
@@ -75,13 +77,13 @@ final class SoundFile extends AbstractResource {
         return;
       }
       if (at < Wav.HEADER) {
-        part = Wav.header(samples);
+        part = header();
         partFrom = 0;
         return;
       }
-      int second = (int) ((at - Wav.HEADER) / (2L * Pcm.RATE));
-      part = Pcm.bytes(KeptSound.samples(source.second(second)));
-      partFrom = Wav.HEADER + 2L * Pcm.RATE * second;
+      int second = (int) ((at - Wav.HEADER) / bytesOfASecond());
+      part = Pcm.bytes(KeptSound.samples(store.second(sound.id(), second)));
+      partFrom = Wav.HEADER + bytesOfASecond() * second;
     }
 
     @Override

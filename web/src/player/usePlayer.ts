@@ -14,11 +14,12 @@ export interface Player {
 }
 
 /**
- * Plays one message from the server, which sends only the part that is wanted.
+ * Plays sound from the server, which sends only the part that is wanted.
  *
- * @param onPlay when it begins to be played
+ * @param source its address
+ * @param onPlay when it begins to be played, and once more at its end
  */
-export function usePlayer(id: number, onPlay: () => void): Player {
+export function usePlayer(source: string, onPlay: () => void): Player {
   const audio = useRef<HTMLAudioElement | null>(null);
   const speaker = useSoundSettings((settings) => settings.speaker);
   const [playing, setPlaying] = useState(false);
@@ -32,8 +33,8 @@ export function usePlayer(id: number, onPlay: () => void): Player {
   useEffect(() => {
     const sound = new Audio();
     sound.preload = 'none';
-    sound.src = `/api/voicemail/${id}/sound`;
-    sound.dataset['message'] = String(id);
+    sound.src = source;
+    sound.dataset['player'] = source;
     document.body.append(sound);
     audio.current = sound;
     let frame = 0;
@@ -50,28 +51,30 @@ export function usePlayer(id: number, onPlay: () => void): Player {
       setPlaying(false);
       cancelAnimationFrame(frame);
     };
+    sound.onended = () => played.current(); // should the first time not have been heard of
     sound.onseeked = () => setAt(sound.currentTime * 1000);
     return () => {
       cancelAnimationFrame(frame);
       sound.onpause = null;
+      sound.onended = null;
       sound.pause();
       sound.remove();
       audio.current = null;
     };
-  }, [id]);
+  }, [source]);
 
   useEffect(() => {
     if (audio.current && 'setSinkId' in audio.current) {
       audio.current.setSinkId(speaker).catch(() => undefined);
     }
-  }, [id, speaker]);
+  }, [source, speaker]);
 
   useEffect(() => {
     if (audio.current) {
       audio.current.playbackRate = speed;
       audio.current.defaultPlaybackRate = speed;
     }
-  }, [id, speed]);
+  }, [source, speed]);
 
   const toggle = useCallback(() => {
     const sound = audio.current;

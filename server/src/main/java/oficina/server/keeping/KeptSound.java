@@ -1,4 +1,4 @@
-package oficina.server.voicemail;
+package oficina.server.keeping;
 
 import java.util.Arrays;
 import oficina.core.sound.G711;
@@ -8,32 +8,41 @@ import oficina.core.sound.SpeechDetector;
 
 /**
  * Recorded sound as it is kept: samples of {@link Pcm}, each in one byte by the A-law of ITU-T
- * G.711.
+ * G.711, those of several channels in turn.
  */
-final class KeptSound {
-  /** A chunk is a second. */
-  static final int CHUNK = Pcm.RATE;
+public final class KeptSound {
+  /** Samples of one channel in a chunk, which is a second. */
+  public static final int CHUNK = Pcm.RATE;
 
   private static final int FRAMES_OF_QUIET_AT_THE_END = 500 / Pcm.FRAME_MS;
 
   private KeptSound() {}
 
-  static byte[] keep(short[] samples, int count) {
+  public static byte[] keep(short[] samples, int count) {
     byte[] kept = new byte[count];
     G711.A_LAW.encode(samples, count, kept);
     return kept;
   }
 
-  static short[] samples(byte[] kept) {
+  public static short[] samples(byte[] kept) {
     short[] samples = new short[kept.length];
     G711.A_LAW.decode(kept, kept.length, samples);
     return samples;
   }
 
-  /** How much of it somebody speaks, and where they stop. */
-  record Speech(int frames, int end) {
+  /** One of several channels. */
+  public static short[] channel(short[] samples, int channels, int which) {
+    short[] one = new short[samples.length / channels];
+    for (int i = 0; i < one.length; i++) {
+      one[i] = samples[i * channels + which];
+    }
+    return one;
+  }
 
-    static Speech in(short[] samples) {
+  /** How much of it somebody speaks, and where they stop. */
+  public record Speech(int frames, int end) {
+
+    public static Speech in(short[] samples) {
       SpeechDetector detector = new SpeechDetector();
       int frames = 0;
       int end = 0;
@@ -48,7 +57,7 @@ final class KeptSound {
   }
 
   /** Without the silence after the last word, by which it was noticed that nothing more is said. */
-  static byte[] withoutTheEnd(byte[] kept) {
+  public static byte[] withoutTheEnd(byte[] kept) {
     int end = Speech.in(samples(kept)).end() + FRAMES_OF_QUIET_AT_THE_END * Pcm.FRAME;
     return end < kept.length ? Arrays.copyOf(kept, end) : kept;
   }

@@ -1,10 +1,15 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
-import { keepNote } from './messages';
 
-/** What colleagues should know about a message; kept when one leaves the field. */
-export function Note({ id, note }: { id: number; note: string }) {
+interface Props {
+  note: string;
+  placeholder: string;
+  save: (text: string) => Promise<unknown>;
+}
+
+/** What is to be known about some sound; kept when one leaves the field. */
+export function Note({ note, placeholder, save }: Props) {
   const { t } = useTranslation();
   const [text, setText] = useState(note);
   const [error, setError] = useState('');
@@ -13,7 +18,7 @@ export function Note({ id, note }: { id: number; note: string }) {
       return;
     }
     try {
-      await keepNote(id, text);
+      await save(text);
       setError('');
     } catch (problem) {
       setError(sentence(problem));
@@ -21,12 +26,12 @@ export function Note({ id, note }: { id: number; note: string }) {
   }
   return (
     <label className="mt-4 block">
-      <span className="text-sm font-semibold">{t('voicemail.note')}</span>
+      <span className="text-sm font-semibold">{t('player.note')}</span>
       <textarea
         rows={2}
         maxLength={2_000}
         value={text}
-        placeholder={t('voicemail.notePlaceholder')}
+        placeholder={placeholder}
         onChange={(event) => setText(event.target.value)}
         onBlur={() => void keep()}
         className="input bg-base-100 mt-1 h-auto w-full p-2"

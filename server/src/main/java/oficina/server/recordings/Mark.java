@@ -1,0 +1,20 @@
+package oficina.server.recordings;
+
+/**
+ * Something to be known of a place in a recording.
+ *
+ * @param at milliseconds from its beginning
+ * @param lasted milliseconds that were left out there
+ * @param digits that were sent
+ */
+record Mark(Kind kind, long at, long lasted, String digits) {
+
+  /** What there is to be known. */
+  enum Kind {
+    /** Somebody was on hold: nothing of it is recorded. */
+    HELD,
+    /** Its owner had stopped it. */
+    STOPPED,
+    DIGITS
+  }
+}

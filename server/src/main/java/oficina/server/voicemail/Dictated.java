@@ -1,0 +1,56 @@
+package oficina.server.voicemail;
+
+import java.util.List;
+import java.util.Optional;
+import oficina.core.history.ToReturn;
+import oficina.server.keeping.Dictation;
+import oficina.server.keeping.KeptSound;
+import oficina.server.keeping.SoundStore;
+import oficina.server.office.OfficeData;
+import oficina.server.push.Pushes;
+import oficina.server.speech.Transcriber.Word;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** Messages that wait for being written down. Their owners wait for that: they come first. */
+@Component
+@Order(1)
+class Dictated implements Dictation {
+  private final MessageStore messages;
+  private final SoundStore sounds;
+  private final OfficeData office;
+  private final Pushes pushes;
+
+  Dictated(MessageStore messages, SoundStore sounds, OfficeData office, Pushes pushes) {
+    this.messages = messages;
+    this.sounds = sounds;
+    this.office = office;
+    this.pushes = pushes;
+  }
+
+  @Override
+  public Optional<Long> next() {
+    return messages.toTranscribe();
+  }
+
+  @Override
+  public List<Piece> pieces(long id) {
+    SoundStore.Sound sound = messages.sound(id);
+    return List.of(new Piece(sound.id(), 0, 0, sound.seconds()));
+  }
+
+  @Override
+  public short[] samples(Piece piece) {
+    return KeptSound.samples(sounds.seconds(piece.sound(), piece.second(), piece.seconds()));
+  }
+
+  @Override
+  public void written(long id, @Nullable List<List<Word>> words) {
+    String mailbox =
+        words == null
+            ? messages.transcribed(id, MessageStore.TranscriptState.NONE, List.of())
+            : messages.transcribed(id, MessageStore.TranscriptState.DONE, words.get(0));
+    pushes.voicemailChanged(office.now().people(ToReturn.partyOf(mailbox)));
+  }
+}

@@ -1,0 +1,14 @@
+package oficina.server.voicemail;
+
+import java.io.IOException;
+import oficina.server.keeping.Spool;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/** Where messages are kept while they are recorded. Nothing is marked in them. */
+@Component
+class MessageSpool extends Spool<Label, String> {
+  MessageSpool(@Value("${oficina.recordings:}") String path) throws IOException {
+    super(path, "", Label.class, String.class);
+  }
+}

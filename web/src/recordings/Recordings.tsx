@@ -1,0 +1,149 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useSearchParams } from 'react-router';
+import { sentence } from '../api/client';
+import type { RecordingView } from '../api/types';
+import { nameOf } from '../calls/order';
+import { useCalls } from '../calls/store';
+import { useKeys } from '../frame/keys';
+import { addWords } from '../words';
+import { clockTime, dayAndTime } from '../words/time';
+import { Opened } from './Opened';
+import { allRecordings } from './recordings';
+import words from './words.view.en.json';
+
+addWords(words);
+
+/** Everything that was recorded for me or handed to me: the list at the left, the open one at the right. */
+export function Recordings() {
+  const { t } = useTranslation();
+  const [address, setAddress] = useSearchParams();
+  const open = Number(address.get('recording')) || undefined;
+  const setOpen = (id: number) => setAddress({ recording: String(id) }, { replace: true });
+  const { data, error, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery(allRecordings);
+  const recordings = useMemo(() => data?.pages.flatMap((page) => page.recordings) ?? [], [data]);
+  const free = useCalls().length < 2;
+
+  const step = (by: number) => () => {
+    const at = recordings.findIndex((each) => each.id === open);
+    const next = recordings[at < 0 ? 0 : Math.max(0, Math.min(recordings.length - 1, at + by))];
+    if (next) {
+      setOpen(next.id);
+    }
+    return next !== undefined;
+  };
+  useKeys(
+    free
+      ? [
+          { key: 'arrowdown', run: step(1) },
+          { key: 'arrowup', run: step(-1) },
+        ]
+      : [],
+  );
+
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <h1 className="text-lg font-bold">{t('recording.title')}</h1>
+        <Link to="/history" className="btn btn-sm btn-plain">
+          {t('recording.history')}
+        </Link>
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+        <section
+          aria-label={t('recording.list')}
+          className="sheet min-h-0 overflow-y-auto max-lg:max-h-[45dvh]"
+        >
+          {error && (
+            <p role="alert" className="text-error p-4 font-semibold">
+              {sentence(error)}
+            </p>
+          )}
+          {isPending && <p className="quiet p-4">{t('loading')}</p>}
+          {data && recordings.length === 0 && <p className="quiet p-4">{t('recording.none')}</p>}
+          {recordings.length > 0 && <List recordings={recordings} open={open} onOpen={setOpen} />}
+          {hasNextPage && (
+            <div className="p-3 text-center">
+              <button
+                type="button"
+                className="btn btn-sm btn-plain"
+                onClick={() => void fetchNextPage()}
+              >
+                {t('history.older')}
+              </button>
+            </div>
+          )}
+        </section>
+        <section
+          aria-label={t('recording.opened')}
+          className="sheet min-h-0 overflow-y-auto p-5 sm:p-6"
+        >
+          {open === undefined ? (
+            <p className="quiet">{t('recording.openOne')}</p>
+          ) : (
+            <Opened key={open} id={open} />
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+interface ListProps {
+  recordings: RecordingView[];
+  open: number | undefined;
+  onOpen: (id: number) => void;
+}
+
+function List({ recordings, open, onOpen }: ListProps) {
+  const { t } = useTranslation();
+  return (
+    <table className="w-full text-left">
+      <thead className="bg-base-200 sticky top-0 text-sm">
+        <tr>
+          {(['when', 'who', 'line', 'length', 'note'] as const).map((each) => (
+            <th
+              key={each}
+              scope="col"
+              className={`px-3 py-1.5 ${each === 'line' || each === 'note' ? 'max-sm:hidden' : ''} ${each === 'length' ? 'text-right' : ''}`}
+            >
+              {t(`recording.${each}`)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {recordings.map((each) => (
+          <tr
+            key={each.id}
+            aria-current={each.id === open || undefined}
+            className={`border-base-300 hover:bg-base-200/60 cursor-pointer border-t align-top ${each.id === open ? 'bg-base-200' : ''}`}
+            onClick={() => onOpen(each.id)}
+          >
+            <td className="quiet px-3 py-1.5 text-sm">{dayAndTime(each.began)}</td>
+            <td className="px-3 py-1.5">
+              <button
+                type="button"
+                className="text-left font-semibold break-words underline-offset-2 hover:underline"
+                onClick={() => onOpen(each.id)}
+              >
+                {nameOf(each.other, t('party.withheld'))}
+              </button>
+              {each.from && each.until && (
+                <span className="quiet block text-sm">
+                  {t('recording.from', { name: each.from, until: dayAndTime(each.until) })}
+                </span>
+              )}
+            </td>
+            <td className="px-3 py-1.5 max-sm:hidden">{each.line ?? t('recording.own')}</td>
+            <td className="px-3 py-1.5 text-right">{clockTime(each.length)}</td>
+            <td className="quiet max-w-44 truncate px-3 py-1.5 max-sm:hidden" title={each.note}>
+              {each.note}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
