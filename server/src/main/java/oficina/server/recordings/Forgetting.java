@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
@@ -21,6 +23,15 @@ class Forgetting {
 
   /** So long what was removed by mistake can still be brought back. */
   private static final Duration KEPT_AFTER_REMOVAL = Duration.ofDays(1);
+
+  /** Whoever moves the clock waits for no database. */
+  private final ExecutorService work =
+      Executors.newSingleThreadExecutor(
+          task -> {
+            Thread thread = new Thread(task, "forgetting");
+            thread.setDaemon(true);
+            return thread;
+          });
 
   private final RecordingStore recordings;
   private final LogStore log;
@@ -39,7 +50,7 @@ class Forgetting {
     this.office = office;
     this.pushes = pushes;
     this.clock = clock;
-    clock.onMove(this::now);
+    clock.onMove(() -> work.execute(this::now));
   }
 
   /** Whatever is to be forgotten by now. */

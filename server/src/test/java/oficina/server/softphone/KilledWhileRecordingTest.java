@@ -68,26 +68,85 @@ class KilledWhileRecordingTest {
       ines.service(call, "to-mailbox");
       ines.awaitCall("MESSAGE");
       ines.post("/api/calls/" + call + "/digits", Map.of("digits", "#")); // no greeting
-      byte[] frame = frame();
-      long next = System.nanoTime();
-      for (int i = 0; i < 50 * SPOKEN_SECONDS + 25; i++) { // the tone is half a second
-        page.send(frame, FRAME);
-        next += 20_000_000;
-        LockSupport.parkNanos(next - System.nanoTime());
-      }
+      send(page, 50 * SPOKEN_SECONDS + 25); // the tone is half a second
       server.kill();
     }
   }
 
+  private static void send(TestPage page, int frames) throws IOException {
+    byte[] frame = frame();
+    long next = System.nanoTime();
+    for (int i = 0; i < frames; i++) {
+      page.send(frame, FRAME);
+      next += 20_000_000;
+      LockSupport.parkNanos(next - System.nanoTime());
+    }
+  }
+
   private static JsonNode awaitMessage(Client owner) {
+    return await(owner, "/api/voicemail", "messages");
+  }
+
+  /** The first of a list, as soon as it is there. */
+  private static JsonNode await(Client owner, String path, String list) {
     long until = System.nanoTime() + PATIENCE_NANOS;
     while (System.nanoTime() < until) {
-      JsonNode messages = owner.get("/api/voicemail").body().get("messages");
-      if (!messages.isEmpty()) {
-        return messages.get(0);
+      JsonNode all = owner.get(path).body().get(list);
+      if (!all.isEmpty()) {
+        return all.get(0);
       }
       LockSupport.parkNanos(200_000_000);
     }
-    throw new AssertionError("no message");
+    throw new AssertionError("nothing in " + path);
+  }
+
+  @Test
+  void a_recorded_call_goes_on_being_recorded_after_the_restart()
+      throws IOException, BadSoundException {
+    try (ServerProcess server = new ServerProcess()) {
+      server.start();
+      try (Client ines = Client.signedIn(server.address(), "ines");
+          Client tomasz = Client.signedIn(server.address(), "tomasz")) {
+        String call = talk(server, ines, tomasz);
+        server.start();
+        JsonNode tape = ines.connect().get("calls").get(0).get("tape");
+        tomasz.connect();
+        assertThat(tape.get("on").asBoolean()).as("it goes on").isTrue();
+        speak(ines, SPOKEN_SECONDS);
+        ines.service(call, "clear");
+        JsonNode recording = await(ines, "/api/recordings", "recordings");
+        assertThat(recording.get("length").asLong())
+            .isGreaterThan((2 * SPOKEN_SECONDS - 1) * 1_000L - 500);
+        byte[] file =
+            ines.bytes("/api/recordings/" + recording.get("id").asLong() + "/sound").body();
+        short[] samples = Wav.read(file, Duration.ofMinutes(3)); // both sides in one
+        assertThat(Goertzel.amplitude(samples, Pcm.RATE, Pcm.RATE / 2, HERTZ)).isGreaterThan(0.05);
+        assertThat(Goertzel.amplitude(samples, samples.length - 2 * Pcm.RATE, Pcm.RATE / 2, HERTZ))
+            .isGreaterThan(0.05);
+      }
+    }
+  }
+
+  /** They talk, Ines' part is recorded, and the server dies in the middle. */
+  private static String talk(ServerProcess server, Client ines, Client tomasz) throws IOException {
+    Map<String, String> placed = Map.of("device", "window", "to", "221");
+    String call = ines.post("/api/calls", placed).body().get("id").asString();
+    tomasz.service(call, "answer");
+    ines.awaitCall("TALKING");
+    assertThat(ines.post("/api/calls/" + call + "/recorded", Map.of("on", true)).status())
+        .isEqualTo(204);
+    speak(ines, SPOKEN_SECONDS);
+    server.kill();
+    return call;
+  }
+
+  /** Ines' page sends a tone. */
+  private static void speak(Client ines, int seconds) throws IOException {
+    try (TestPage page = new TestPage()) {
+      Map<String, String> offer = Map.of("device", "window", "sdp", page.offer(/* opus= */ false));
+      page.answered(ines.post("/api/softphone", offer).body().get("sdp").asString());
+      page.connect();
+      send(page, seconds * 50);
+    }
   }
 }
