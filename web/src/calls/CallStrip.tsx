@@ -73,11 +73,7 @@ export function CallStrip({ call }: { call: CallView }) {
             </span>
           </h3>
           {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
-          {call.tape && (
-            <p className="mt-0.5 text-sm">
-              <TapeSign tape={call.tape} />
-            </p>
-          )}
+          <TapeSign call={call} />
         </div>
         {compact && <Waiting call={call} />}
         {beside && <CallButtons call={call} wide={false} />}

@@ -3,19 +3,29 @@ import type { CallView } from '../api/types';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
 
+/** In these nothing of either side is recorded. */
+const WAITS: CallView['phase'][] = ['HELD', 'WAITING', 'UNATTENDED'];
+
 /** That a call is recorded, for whom and since when; or that it was, until it was stopped. */
-export function TapeSign({ tape }: { tape: NonNullable<CallView['tape']> }) {
+export function TapeSign({ call }: { call: CallView }) {
   const { t } = useTranslation();
+  const { tape, phase } = call;
+  if (!tape) {
+    return null;
+  }
+  const runs = tape.on && !WAITS.includes(phase);
   return (
-    <strong
-      className={`inline-flex items-center gap-1.5 rounded px-1.5 py-0.5 whitespace-nowrap ${tape.on ? 'bg-error text-error-content' : 'bg-base-200'}`}
-    >
-      <span
-        aria-hidden="true"
-        className={`size-2.5 border-2 border-current ${tape.on ? 'bg-current' : ''}`}
-      />
-      {tape.on ? <Running tape={tape} /> : t('tape.off')}
-    </strong>
+    <p className="mt-0.5 text-sm">
+      <strong
+        className={`inline-flex items-center gap-1.5 rounded px-1.5 py-0.5 whitespace-nowrap ${runs ? 'bg-error text-error-content' : 'bg-base-200'}`}
+      >
+        <span
+          aria-hidden="true"
+          className={`size-2.5 border-2 border-current ${runs ? 'bg-current' : ''}`}
+        />
+        {runs ? <Running tape={tape} /> : t(tape.on ? 'tape.waits' : 'tape.off')}
+      </strong>
+    </p>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get, sentence } from '../api/client';
@@ -33,17 +33,13 @@ export function OfficeRecording({ onClose }: { onClose: () => void }) {
 function Policy({ policy }: { policy: RecordingPolicy }) {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const [error, setError] = useState('');
-
-  async function change(what: Partial<RecordingPolicy>) {
-    try {
-      await changePolicy({ ...policy, ...what });
-      setError('');
-    } catch (problem) {
-      setError(sentence(problem));
-    }
-    await queries.invalidateQueries({ queryKey: recordingPolicy.queryKey });
-  }
+  const { queryKey } = recordingPolicy;
+  const { mutate, error } = useMutation({
+    mutationFn: changePolicy,
+    onMutate: () => queries.cancelQueries({ queryKey }), // what comes now is from before
+    onSuccess: (_, next) => queries.setQueryData(queryKey, next),
+  });
+  const change = (what: Partial<RecordingPolicy>) => mutate({ ...policy, ...what });
 
   const flag = (what: 'emergencies' | 'mayRemove' | 'mayKeep') => (
     <label className="flex items-center gap-3">
@@ -51,7 +47,7 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
         type="checkbox"
         className="toggle toggle-primary"
         checked={policy[what]}
-        onChange={(event) => void change({ [what]: event.target.checked })}
+        onChange={(event) => change({ [what]: event.target.checked })}
       />
       {t(`officeRecording.${what}`)}
     </label>
@@ -62,7 +58,7 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
       <select
         className="select bg-base-100 mt-1 w-full"
         value={policy[what]}
-        onChange={(event) => void change({ [what]: event.target.value as RecordingPolicy[K] })}
+        onChange={(event) => change({ [what]: event.target.value as RecordingPolicy[K] })}
       >
         {values.map((value) => (
           <option key={value} value={value}>
@@ -77,7 +73,7 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
     <section className="flex flex-col gap-3">
       {choice('policy', ['EVERY_CALL', 'CHOICE', 'NEVER'])}
       {choice('announced', ['SENTENCE', 'TONES', 'NOT'])}
-      <label className="block">
+      <label className="flex flex-col items-start">
         {t('officeRecording.days')}
         <input
           type="number"
@@ -88,7 +84,7 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
           onBlur={(event) => {
             const days = Number(event.target.value);
             if (days !== policy.days) {
-              void change({ days });
+              change({ days });
             }
           }}
         />
@@ -96,7 +92,9 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
       {flag('emergencies')}
       {flag('mayRemove')}
       {flag('mayKeep')}
-      <div role="alert">{error && <p className="text-error font-semibold">{error}</p>}</div>
+      <div role="alert">
+        {error && <p className="text-error font-semibold">{sentence(error)}</p>}
+      </div>
     </section>
   );
 }

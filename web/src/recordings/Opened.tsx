@@ -69,9 +69,9 @@ function Whole({ opened }: { opened: RecordingOpened }) {
         {t('recording.sides', { owner: opened.owner, other: name })}
       </p>
       <Marks marks={opened.marks} player={player} />
+      <WhatOneDoes opened={opened} />
       <Remarks opened={opened} player={player} />
       <Conversation opened={opened} player={player} name={name} />
-      <WhatOneDoes opened={opened} />
       {opened.mayHandOn && (
         <Note
           key={note}

@@ -6,7 +6,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The addresses of views, which are all one page. */
 @Controller
 class PagesController {
-  @GetMapping({"/desk", "/history", "/outside", "/sign-in"})
+  @GetMapping({"/desk", "/history", "/history/recordings", "/voicemail", "/outside", "/sign-in"})
   String page() {
     return "forward:/index.html";
   }
