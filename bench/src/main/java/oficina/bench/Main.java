@@ -49,6 +49,7 @@ public final class Main {
     Transfers.measure(server);
     Voices.measure(server);
     Messages.measure(server);
+    Recordings.measure(server);
     BigHistory.measure(server);
     KilledToLive.measure();
     Siege.measure();

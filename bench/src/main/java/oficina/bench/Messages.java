@@ -60,9 +60,9 @@ final class Messages {
             connection.prepareStatement(
                 """
                 insert into message (place, mailbox, caller, began, length_ms, outline, transcript,
-                  words, heard_by, heard_at)
+                  words, heard_by, heard_at, sound_id)
                 values (?, ?, '{"is":"Outside","number":{"e164":"+441514960177"}}', ?, 20000, '', 'DONE',
-                  '[]', ?, ?)
+                  '[]', ?, ?, 0)
                 """,
                 PreparedStatement.RETURN_GENERATED_KEYS);
         PreparedStatement word =

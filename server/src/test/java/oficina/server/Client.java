@@ -1,6 +1,7 @@
 package oficina.server;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -91,12 +92,22 @@ public final class Client implements AutoCloseable {
 
   /** What is sent there as a file. */
   public HttpResponse<byte[]> bytes(String path, String... headers) {
+    return receive(path, HttpResponse.BodyHandlers.ofByteArray(), headers);
+  }
+
+  /** What is sent there as a file, of which one reads as much as one likes. */
+  public HttpResponse<InputStream> stream(String path, String... headers) {
+    return receive(path, HttpResponse.BodyHandlers.ofInputStream(), headers);
+  }
+
+  private <T> HttpResponse<T> receive(
+      String path, HttpResponse.BodyHandler<T> body, String... headers) {
     HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
     if (headers.length > 0) {
       request.headers(headers);
     }
     try {
-      return http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+      return http.send(request.build(), body);
     } catch (IOException e) {
       throw new AssertionError(e);
     } catch (InterruptedException e) {
