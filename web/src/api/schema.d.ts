@@ -532,6 +532,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/history/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/greetings/typed": {
         parameters: {
             query?: never;
@@ -1300,6 +1332,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/history/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["save_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/greetings": {
         parameters: {
             query?: never;
@@ -1438,7 +1486,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1555,6 +1603,9 @@ export interface components {
             /** Format: int32 */
             earlier: number;
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "RECORD" | "STOP_RECORDING" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
+        };
+        Chosen: {
+            ids: number[];
         };
         ConferenceView: {
             mine: boolean;
@@ -2156,6 +2207,7 @@ export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallView = components['schemas']['CallView'];
+export type SchemaChosen = components['schemas']['Chosen'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeedView = components['schemas']['DeedView'];
@@ -3135,6 +3187,50 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Joined"];
                 };
+            };
+        };
+    };
+    restore_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Chosen"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Chosen"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4187,7 +4283,7 @@ export interface operations {
     page_2: {
         parameters: {
             query?: {
-                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED";
+                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE";
                 text?: string;
                 before?: string;
             };
@@ -4226,6 +4322,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HistoryEntry"];
+                };
+            };
+        };
+    };
+    save_2: {
+        parameters: {
+            query?: {
+                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE";
+                text?: string;
+                ids?: number[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };
@@ -4399,7 +4519,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;

@@ -10,6 +10,7 @@ import { useKeys } from '../frame/keys';
 import { useOnce } from '../live/useOnce';
 import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
+import { useTelLink } from './telLink';
 import { Keypad } from './Keypad';
 import { stepped, useFinder } from './finder';
 
@@ -40,6 +41,16 @@ export function DialField() {
     setChosen(0);
     setError('');
   }, []);
+
+  useTelLink(
+    useCallback(
+      (number: string) => {
+        change(number);
+        focus();
+      },
+      [change, focus],
+    ),
+  );
 
   const call = useOnce(
     useCallback(

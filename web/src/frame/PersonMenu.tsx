@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { askForNotifications, notificationsWanted } from '../ring/notifications';
+import { canTakeTelLinks, takeTelLinks } from '../dial/telLink';
 import { useMe, useSessionActions } from '../session/session';
 import { KeyCap } from './KeyCap';
 import { type Theme, setTheme, theme } from './theme';
@@ -59,6 +60,7 @@ export function PersonMenu({
       <ul>
         {notificationsWanted() && item('me.notifications', askForNotifications)}
         {item('me.preferences', onPreferences)}
+        {canTakeTelLinks && item('me.telLinks', takeTelLinks)}
         {me.role === 'administrator' && item('me.recording', onRecording)}
         {item('me.tips', () => void tipsSeen(false))}
         {item('me.keys', onKeys, '?')}

@@ -6,12 +6,19 @@ import { nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { clockTime, dayAndTime, timeOfDay } from '../words/time';
+import { outcome } from './outcome';
 
 /** Only who opens a recorded call needs a player. */
 const OfCall = lazy(() => import('../recordings/OfCall').then((it) => ({ default: it.OfCall })));
 
+interface Props {
+  entry: HistoryEntry;
+  chosen: boolean;
+  onChoose: (chosen: boolean) => void;
+}
+
 /** One call of the history; opened, it tells its whole course. */
-export function Entry({ entry }: { entry: HistoryEntry }) {
+export function Entry({ entry, chosen, onChoose }: Props) {
   const { t } = useTranslation();
   const [open, setOpen] = useState(false);
   const details = useId();
@@ -26,7 +33,14 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
 
   return (
     <div className="border-base-300 border-b">
-      <div className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-4 max-sm:flex-wrap">
+      <div className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-3 max-sm:flex-wrap">
+        <input
+          type="checkbox"
+          checked={chosen}
+          aria-label={t('history.chooseOne', { name })}
+          onChange={(event) => onChoose(event.target.checked)}
+          className="checkbox checkbox-xs checkbox-primary"
+        />
         <button
           type="button"
           className="flex min-w-0 flex-1 items-center gap-3 text-left"
@@ -91,22 +105,6 @@ export function Entry({ entry }: { entry: HistoryEntry }) {
 }
 
 type Translate = ReturnType<typeof useTranslation>['t'];
-
-function outcome(entry: HistoryEntry, t: Translate): string {
-  const result = resultOf(entry, t);
-  const whole = entry.message ? t(`history.message.${entry.message}`, { outcome: result }) : result;
-  return entry.recorded ? `${whole} · ${t('history.recorded')}` : whole;
-}
-
-function resultOf(entry: HistoryEntry, t: Translate): string {
-  if (entry.result === 'ANSWERED_ELSEWHERE' && !entry.answeredBy) {
-    return t('history.result.ANSWERED_OUTSIDE');
-  }
-  return t(`history.result.${entry.result}`, {
-    time: clockTime(entry.talked),
-    person: entry.answeredBy ?? '',
-  });
-}
 
 function facts(entry: HistoryEntry, t: Translate): [string, string][] {
   const all: [string, string][] = [

@@ -1,7 +1,7 @@
 import { IconSearch } from '@tabler/icons-react';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, useState, type RefObject } from 'react';
+import { useCallback, useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { get, sentence } from '../api/client';
@@ -9,9 +9,12 @@ import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
 import { useSettled } from '../live/useSettled';
 import { dayOf, dayTitle } from '../words/time';
+import { Chosen } from './Chosen';
 import { Entry } from './Entry';
+import { Printed } from './Printed';
+import { fileOf } from './entries';
 
-const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED', 'RECORDED'] as const;
+const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED', 'RECORDED', 'WITH_MESSAGE'] as const;
 /** Whoever pauses so long while typing wants to see what there is. */
 const TYPING_MS = 150;
 /** Of an entry that has not been drawn yet. */
@@ -37,6 +40,20 @@ export function History() {
     });
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   const scrolled = useRef<HTMLDivElement>(null);
+  const [marked, setMarked] = useState<ReadonlySet<number>>(new Set());
+  const chosen = entries.filter((each) => marked.has(each.id));
+  const [printing, setPrinting] = useState(false);
+  const printed = useCallback(() => setPrinting(false), []);
+
+  function choose(id: number, on: boolean) {
+    const next = new Set(marked);
+    if (on) {
+      next.add(id);
+    } else {
+      next.delete(id);
+    }
+    setMarked(next);
+  }
 
   return (
     <div className="flex min-h-0 flex-1 flex-col">
@@ -58,7 +75,13 @@ export function History() {
         <Link to="/history/recordings" className="btn btn-sm btn-plain">
           {t('history.recordings')}
         </Link>
-        <label className="input input-sm bg-base-100 ml-auto w-72 max-sm:w-full">
+        <a className="btn btn-sm btn-plain ml-auto" href={fileOf(filter, wanted, [])} download>
+          {t('history.save')}
+        </a>
+        <button type="button" className="btn btn-sm btn-plain" onClick={() => setPrinting(true)}>
+          {t('history.print')}
+        </button>
+        <label className="input input-sm bg-base-100 w-60 max-sm:w-full">
           <IconSearch size={16} aria-hidden="true" />
           <input
             type="search"
@@ -74,6 +97,14 @@ export function History() {
         ref={scrolled}
         className="sheet min-h-0 flex-1 overflow-y-auto max-lg:h-[75dvh] max-lg:flex-none"
       >
+        {chosen.length > 0 && (
+          <Chosen
+            chosen={chosen}
+            onNone={() => setMarked(new Set())}
+            onPrint={() => setPrinting(true)}
+          />
+        )}
+        {printing && <Printed entries={chosen.length > 0 ? chosen : entries} onDone={printed} />}
         {error && (
           <p role="alert" className="text-error p-4 font-semibold">
             {sentence(error)}
@@ -91,7 +122,7 @@ export function History() {
             )}
           </p>
         )}
-        <Entries entries={entries} scrolled={scrolled} />
+        <Entries entries={entries} scrolled={scrolled} marked={marked} onChoose={choose} />
         {hasNextPage && (
           <div className="p-3 text-center">
             <button
@@ -111,12 +142,14 @@ export function History() {
 
 interface ListProps {
   entries: HistoryEntry[];
+  marked: ReadonlySet<number>;
+  onChoose: (id: number, chosen: boolean) => void;
   /** What the entries scroll in. */
   scrolled: RefObject<HTMLDivElement | null>;
 }
 
 /** The entries, of which only those in sight are drawn; the first of each day says which day it is. */
-function Entries({ entries, scrolled }: ListProps) {
+function Entries({ entries, scrolled, marked, onChoose }: ListProps) {
   const now = useNow();
   // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoized
   const list = useVirtualizer({
@@ -145,7 +178,11 @@ function Entries({ entries, scrolled }: ListProps) {
                 {dayTitle(entry.began, now)}
               </h2>
             )}
-            <Entry entry={entry} />
+            <Entry
+              entry={entry}
+              chosen={marked.has(entry.id)}
+              onChoose={(on) => onChoose(entry.id, on)}
+            />
           </li>
         );
       })}

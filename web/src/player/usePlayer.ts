@@ -17,7 +17,7 @@ export interface Player {
  * Plays sound from the server, which sends only the part that is wanted.
  *
  * @param source its address
- * @param onPlay when it begins to be played, and once more at its end
+ * @param onPlay when it begins to be played
  */
 export function usePlayer(source: string, onPlay: () => void): Player {
   const audio = useRef<HTMLAudioElement | null>(null);
@@ -51,12 +51,10 @@ export function usePlayer(source: string, onPlay: () => void): Player {
       setPlaying(false);
       cancelAnimationFrame(frame);
     };
-    sound.onended = () => played.current(); // should the first time not have been heard of
     sound.onseeked = () => setAt(sound.currentTime * 1000);
     return () => {
       cancelAnimationFrame(frame);
       sound.onpause = null;
-      sound.onended = null;
       sound.pause();
       sound.remove();
       audio.current = null;

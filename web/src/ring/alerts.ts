@@ -44,7 +44,7 @@ export function useAlerts() {
 
   useEffect(() => {
     const first = ringing[0];
-    const view = t(`tab.${pathname.slice(1) || 'desk'}`);
+    const view = t(`tab.${pathname.split('/')[1] || 'desk'}`);
     document.title = first
       ? t('title.ringing', { name: nameOf(first.other, t('party.withheld')) })
       : t(fresh?.fresh ? 'title.waiting' : 'title.view', { view, count: fresh?.fresh });

@@ -19,6 +19,7 @@ import oficina.core.people.Person;
 import oficina.core.sound.Pcm;
 import oficina.server.TestServer;
 import oficina.server.office.OfficeData;
+import oficina.server.recordings.RecordedBefore;
 import oficina.server.voicemail.LeftBefore;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -114,6 +115,7 @@ class AccessibilityTest {
     ines.page.getByText("Callers with a tone of their own").waitFor();
     check(ines.page, "sound");
     ines.press("Escape");
+    recordings(ines);
     for (String sheet : List.of("Call settings", "Change password", "Where I am signed in")) {
       ines.openMenu("Ines Calloway");
       ines.button(sheet).click();
@@ -140,6 +142,29 @@ class AccessibilityTest {
     server
         .bean(LeftBefore.class)
         .file(new Party.Employee(ines.id()), caller, now, new short[4 * Pcm.RATE], null);
+  }
+
+  private void recordings(Desk ines) {
+    TestServer server = TestServer.get();
+    Person person = server.bean(OfficeData.class).directory().personAt("201").orElseThrow();
+    Party caller = new Party.Outside(new PhoneNumber("+441514960177"));
+    short[] sound = new short[4 * Pcm.RATE];
+    server
+        .bean(RecordedBefore.class)
+        .file(person.id(), caller, server.clock().instant(), sound, sound);
+    ines.open("History");
+    ines.page
+        .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All recordings"))
+        .click();
+    ines.page
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Recordings, latest first"))
+        .getByRole(AriaRole.BUTTON)
+        .first()
+        .click();
+    ines.button("Hand to a colleague").click();
+    ines.button("Hand it on").waitFor();
+    check(ines.page, "recordings");
+    ines.button("Delete").click();
   }
 
   private void check(Page page, String screen) {

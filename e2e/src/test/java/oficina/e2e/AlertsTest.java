@@ -3,7 +3,16 @@ package oficina.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.Person;
+import oficina.core.sound.Pcm;
+import oficina.server.TestServer;
+import oficina.server.office.OfficeData;
+import oficina.server.voicemail.LeftBefore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -51,5 +60,29 @@ class AlertsTest {
     tomasz.button("Answer").click();
     tomasz.page.waitForFunction("shown.length === 0");
     assertThat(tomasz.page).hasTitle("Desk – Oficina");
+  }
+
+  @Test
+  void a_new_message_is_told_by_a_desktop_notification() {
+    Desk tomasz = watched("tomasz");
+    assertThat(tomasz.page).hasTitle("Desk – Oficina");
+    TestServer server = TestServer.get();
+    Person owner = server.bean(OfficeData.class).directory().personAt("221").orElseThrow();
+    Party caller = new Party.Outside(new PhoneNumber("+441514960177"));
+    short[] sound = new short[2 * Pcm.RATE];
+    server
+        .bean(LeftBefore.class)
+        .file(new Party.Employee(owner.id()), caller, server.clock().instant(), sound, null);
+    tomasz.page.waitForFunction("shown[0]?.startsWith('Message from 0151 496 0177')");
+    assertThat(tomasz.page).hasTitle("(1) Desk – Oficina");
+    tomasz.open("Voicemail");
+    tomasz
+        .page
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Messages"))
+        .getByRole(AriaRole.BUTTON)
+        .first()
+        .click();
+    tomasz.button("Delete").click();
+    assertThat(tomasz.page).hasTitle("Voicemail – Oficina");
   }
 }

@@ -98,6 +98,14 @@ class Shots {
     ines.open("History");
     ines.entries().getByText("Tomasz Brill").first().click();
     take(ines.page, "history");
+    ines.open("History");
+    ines.page
+        .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All recordings"))
+        .click();
+    ines.press("ArrowDown");
+    ines.button("Have it written down").click();
+    ines.page.getByText("Written down by this machine").waitFor();
+    take(ines.page, "recordings");
     ines.open("Voicemail");
     Locator tray =
         ines.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Messages"));

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -66,6 +68,35 @@ class HistoryOverHttpTest {
     assertThat(found(samir, "filter=RECEIVED&text=vance")).isNotEmpty();
     assertThat(found(samir, "filter=PLACED&text=petra")).isEmpty();
     assertThat(found(samir, "text=liverpool")).isEmpty();
+  }
+
+  @Test
+  void entries_are_removed_for_oneself_alone_and_saved_as_a_file() {
+    JsonNode latest = petra.get("/api/history").body().get("entries").get(0);
+    long id = latest.get("id").asLong();
+    Map<String, Object> chosen = Map.of("ids", List.of(id));
+    assertThat(samir.post("/api/history/remove", chosen).status()).isEqualTo(204);
+    assertThat(petra.get("/api/history/" + id).status()).as("only one's own").isEqualTo(200);
+    String file = new String(samir.bytes("/api/history/file?ids=" + id).body());
+    assertThat(file.lines()).as("only its head").hasSize(1);
+
+    String mine = new String(petra.bytes("/api/history/file?ids=" + id).body());
+    assertThat(mine.lines().toList().get(1)).contains("PLACED,101");
+    String found = new String(petra.bytes("/api/history/file?filter=PLACED&text=samir").body());
+    assertThat(found).contains("Samir Quayle").doesNotContain("0151");
+    assertThat(petra.post("/api/history/remove", chosen).status()).isEqualTo(204);
+    assertThat(petra.get("/api/history/" + id).status()).isEqualTo(404);
+    assertThat(petra.post("/api/history/restore", chosen).status()).isEqualTo(204);
+    assertThat(petra.get("/api/history/" + id).status()).isEqualTo(200);
+    petra.post("/api/history/remove", chosen);
+    TestServer.get().clock().advance(Duration.ofHours(25));
+    try (Client later = Client.withoutPage(TestServer.get().address(), "petra")) {
+      later.post("/api/history/remove", Map.of("ids", List.of(1)));
+      later.post("/api/history/restore", chosen);
+      assertThat(later.get("/api/history/" + id).status()).as("gone for good").isEqualTo(404);
+      assertThat(later.post("/api/history/remove", Map.of("ids", List.of())).status())
+          .isEqualTo(422);
+    }
   }
 
   @Test

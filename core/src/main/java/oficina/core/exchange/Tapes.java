@@ -89,7 +89,9 @@ record Tapes(Draft draft) {
 
   private void start(Call call, Connection mine) {
     draft.emit(new ExchangeEvent.TapeStarted(call.id(), draft.now, mine.leg()));
-    announce(call, mine);
+    if (otherOn(call, mine) == null) { // else everybody knows already
+      announce(call, mine);
+    }
   }
 
   private void announce(Call call, Connection mine) {
@@ -104,11 +106,13 @@ record Tapes(Draft draft) {
 
   /** An outsider has pressed keys: one says that they do not want to be recorded. */
   void keys(Call call, Connection outsider, String digits) {
-    List<Connection> on = on(call);
-    boolean refusable = on.stream().anyMatch(each -> each.tape().canBeRefused(draft.now));
+    boolean refusable =
+        call.connections().stream().anyMatch(each -> each.tape().canBeRefused(draft.now));
     if (refusable && digits.contains(REFUSING_KEY)) {
       draft.emit(new ExchangeEvent.TapeRefused(call.id(), draft.now, outsider.leg()));
-      on.forEach(each -> stop(call, each, TapeEnd.REFUSED));
+      call.connections().stream()
+          .filter(each -> each.tape().on() || each.tape().state() == Tape.State.STOPPED)
+          .forEach(each -> stop(call, each, TapeEnd.REFUSED));
     }
   }
 

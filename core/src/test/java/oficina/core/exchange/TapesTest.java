@@ -146,6 +146,28 @@ class TapesTest {
   }
 
   @Test
+  void whoever_refuses_is_in_no_recording_of_that_call_however_it_stands() {
+    CallId first = talk(INES, "222", ZOE);
+    scene.wait(1);
+    tape(first, INES, true);
+    tape(first, INES, false);
+    scene.run(new Command.Hold(first, INES));
+    CallId second = dovCalls("+441914980201", INES);
+    scene.run(new Command.Join(first, INES, second));
+    scene.run(new Command.NetworkKeys(first, outsider(first), "*"));
+    assertThat(leg(first, ZOE).tape().state()).isEqualTo(Tape.State.NONE);
+    assertThat(leg(first, INES).tape().state()).isEqualTo(Tape.State.NONE);
+  }
+
+  @Test
+  void two_for_whom_a_call_is_recorded_have_it_announced_once() {
+    policy(Settings.Policy.EVERY_CALL, Settings.Announced.SENTENCE, false);
+    talk(INES, "213", BRAM);
+    assertThat(count(TapeStarted.class)).isEqualTo(2);
+    assertThat(count(TapeAnnounced.class)).isEqualTo(1);
+  }
+
+  @Test
   void muting_leaves_the_others_in_it() {
     CallId call = dovCalls("+441914980222", ZOE);
     scene.run(new Command.Mute(call, ZOE, true));
@@ -180,6 +202,16 @@ class TapesTest {
     assertThat(tape(call, ZOE, true)).isEqualTo(Reason.RECORDING_REFUSED);
     scene.clear(call, ZOE);
     assertThat(scene.entry(call, ZOE).recorded()).isFalse();
+
+    CallId stopped = dovCalls("+441914980222", ZOE);
+    tape(stopped, ZOE, false);
+    tape(stopped, ZOE, true);
+    tape(stopped, ZOE, false);
+    assertThat(scene.run(new Command.NetworkKeys(stopped, outsider(stopped), "*"))).isNull();
+    assertThat(leg(stopped, ZOE).tape().state())
+        .as("nothing is recorded to be refused")
+        .isEqualTo(Tape.State.STOPPED);
+    scene.clear(stopped, ZOE);
 
     CallId late = dovCalls("+441914980222", ZOE);
     scene.wait(31);

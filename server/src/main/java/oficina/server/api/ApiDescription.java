@@ -4,6 +4,7 @@ import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,15 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
 
+  /**
+   * Wherever it was asked: otherwise the address of whoever asks would be in it from the second
+   * time.
+   */
+  @Bean
+  OpenAPI here() {
+    return new OpenAPI().servers(List.of(new Server().url("/")));
+  }
+
   @Bean
   OpenApiCustomizer complete() {
     return api -> {
@@ -30,7 +40,6 @@ class ApiDescription {
                       + " repeat the cookie XSRF-TOKEN in the header X-XSRF-TOKEN. Problems are"
                       + " RFC 9457 documents with a code and what it speaks of. The WebSocket /api/push tells"
                       + " what changes, as Push: of each topic the data that its description names."));
-      api.setServers(List.of());
       describePushes(api);
       requireWhatIsAlwaysThere(api);
     };

@@ -1,6 +1,11 @@
 package oficina.server.history;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -13,12 +18,20 @@ import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The calls a person has had. */
@@ -27,13 +40,29 @@ import org.springframework.web.bind.annotation.RestController;
 class HistoryController {
   private static final int PAGE = 50;
   private static final int LONGEST_TEXT = 100;
+  private static final int MOST_CHOSEN = 500;
+  private static final int MOST_SAVED = 10_000;
+
+  /** So long what was removed by mistake can still be brought back. */
+  private static final Duration KEPT_AFTER_REMOVAL = Duration.ofDays(1);
 
   private final HistoryStore history;
+  private final HistoryFile file;
+  private final HistoryFeed changed;
   private final Parties parties;
+  private final MovableClock clock;
 
-  HistoryController(HistoryStore history, Parties parties) {
+  HistoryController(
+      HistoryStore history,
+      HistoryFile file,
+      HistoryFeed changed,
+      Parties parties,
+      MovableClock clock) {
     this.history = history;
+    this.file = file;
+    this.changed = changed;
     this.parties = parties;
+    this.clock = clock;
   }
 
   /**
@@ -83,6 +112,14 @@ class HistoryController {
       @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
       @RequestParam(defaultValue = "") String text,
       @RequestParam(defaultValue = "") String before) {
+    HistoryStore.Page found = found(me, filter, text, cursor(before), PAGE);
+    return new HistoryPage(
+        found.entries().stream().map(stored -> view(stored, me.id())).toList(),
+        found.next() == null ? null : found.next().text());
+  }
+
+  private HistoryStore.Page found(
+      Employee me, HistoryStore.Filter filter, String text, Cursor before, int limit) {
     if (text.length() > LONGEST_TEXT) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
@@ -90,13 +127,48 @@ class HistoryController {
           Map.of("limit", Integer.toString(LONGEST_TEXT)));
     }
     List<String> words = SearchWords.wanted(text);
-    if (words.isEmpty() && !text.isBlank()) {
-      return new HistoryPage(List.of(), null); // nothing that could be found
-    }
-    HistoryStore.Page found = history.page(me.id(), filter, words, cursor(before), PAGE);
-    return new HistoryPage(
-        found.entries().stream().map(stored -> view(stored, me.id())).toList(),
-        found.next() == null ? null : found.next().text());
+    return words.isEmpty() && !text.isBlank()
+        ? new HistoryStore.Page(List.of(), null) // nothing that could be found
+        : history.page(me.id(), filter, words, before, limit);
+  }
+
+  /** One's own calls as a file: these, or as many of the latest as are found and fit into one. */
+  @GetMapping(path = "/file", produces = "text/csv")
+  ResponseEntity<String> save(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(defaultValue = "") @Size(max = MOST_CHOSEN) List<@NotNull Long> ids) {
+    List<HistoryStore.Stored> entries =
+        ids.isEmpty()
+            ? found(me, filter, text, Cursor.NEWEST, MOST_SAVED).entries()
+            : history.entries(me.id(), ids);
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename("history.csv").build().toString())
+        .body(file.of(entries));
+  }
+
+  record Chosen(@NotEmpty @Size(max = MOST_CHOSEN) List<@NotNull Long> ids) {}
+
+  /** Remove some of one's own calls from one's history, and from nobody else's. */
+  @PostMapping("/remove")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@AuthenticationPrincipal Employee me, @Valid @RequestBody Chosen chosen) {
+    remove(me, chosen, clock.instant());
+  }
+
+  /** Bring back what one has removed. */
+  @PostMapping("/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restore(@AuthenticationPrincipal Employee me, @Valid @RequestBody Chosen chosen) {
+    remove(me, chosen, null);
+  }
+
+  private void remove(Employee me, Chosen chosen, @Nullable Instant at) {
+    history.remove(me.id(), chosen.ids(), at, clock.instant().minus(KEPT_AFTER_REMOVAL));
+    changed.historyChanged(me.id());
   }
 
   /** One of one's own calls. */

@@ -3,6 +3,7 @@ package oficina.server.history;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -63,12 +64,21 @@ public class HistoryStore {
     MISSED(Set.of(Kind.MISSED)),
     RECEIVED(Set.of(Kind.RECEIVED, Kind.MISSED)),
     PLACED(Set.of(Kind.PLACED)),
-    RECORDED(Set.of(Kind.values()));
+    RECORDED(Set.of(Kind.values()), "recorded = true"),
+    WITH_MESSAGE(Set.of(Kind.values()), "with_message = true");
 
     private final Set<Kind> kinds;
 
+    /** What else an entry must have; an index has these in order. */
+    private final @Nullable String only;
+
     Filter(Set<Kind> kinds) {
+      this(kinds, null);
+    }
+
+    Filter(Set<Kind> kinds, @Nullable String only) {
       this.kinds = kinds;
+      this.only = only;
     }
   }
 
@@ -132,13 +142,13 @@ public class HistoryStore {
    * One statement for all of them: the database takes them several times faster than one by one.
    */
   private void writeAtOnce(List<Part> entries, Map<Part, HistorySearchStore.Sought> sought) {
-    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
     List<Object> values = new ArrayList<>();
     entries.forEach(part -> values.addAll(values(part, sought.get(part))));
     batch.update(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
-          talked_ms, held_ms, body, kind, search_id, recorded)
+          talked_ms, held_ms, body, kind, search_id, recorded, with_message)
         values\s"""
             + String.join(", ", Collections.nCopies(entries.size(), row))
             + """
@@ -146,7 +156,7 @@ public class HistoryStore {
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
           body = values(body), kind = values(kind), search_id = values(search_id),
-          recorded = values(recorded)
+          recorded = values(recorded), with_message = values(with_message)
         """,
         values.toArray());
   }
@@ -165,7 +175,8 @@ public class HistoryStore {
         CoreJson.JSON.writeValueAsString(part),
         sought.kind().name(),
         sought.id(),
-        part.recorded());
+        part.recorded(),
+        part.message() == Part.Message.LEFT);
   }
 
   /**
@@ -196,7 +207,7 @@ public class HistoryStore {
       return lookThrough(person, filter, words, before, limit);
     }
     if (found.size() <= MOST_SLICES) {
-      String only = filter == Filter.RECORDED ? " and recorded" : "";
+      String only = filter.only == null ? "" : " and " + filter.only;
       List<String> slices = found.keySet().stream().map(id -> "search_id = " + id + only).toList();
       return page(latest(person, slices, before, limit + 1), limit);
     }
@@ -214,8 +225,8 @@ public class HistoryStore {
   }
 
   private static List<String> slices(Filter filter) {
-    if (filter == Filter.RECORDED) {
-      return List.of("recorded = true");
+    if (filter.only != null) {
+      return List.of(filter.only);
     }
     return filter == Filter.ALL
         ? List.of("true")
@@ -232,7 +243,8 @@ public class HistoryStore {
             .map(
                 slice ->
                     """
-                    (select id, began, search_id from history where person_id = :person and %s
+                    (select id, began, search_id from history
+                    where person_id = :person and %s and removed_at is null
                     and began <= :began and (began < :began or id < :id)
                     order by began desc, id desc limit :limit)
                     """
@@ -285,9 +297,39 @@ public class HistoryStore {
 
   /** One of this person's entries; empty when it is not theirs. */
   Optional<Stored> entry(PersonId person, long id) {
-    return jdbc.sql(SELECT + "where h.person_id = ? and h.id = ?")
+    return jdbc.sql(SELECT + "where h.person_id = ? and h.id = ? and h.removed_at is null")
         .params(person.value(), id)
         .query(STORED)
         .optional();
+  }
+
+  /** These of this person's entries, latest first. */
+  List<Stored> entries(PersonId person, Collection<Long> ids) {
+    return jdbc.sql(
+            SELECT
+                + "where h.person_id = :person and h.id in (:ids) and h.removed_at is null"
+                + " order by h.began desc, h.id desc")
+        .param("person", person.value())
+        .param("ids", ids)
+        .query(STORED)
+        .list();
+  }
+
+  /**
+   * Removes entries of this person's, for them alone, or brings them back. What was removed long
+   * ago is forgotten on that occasion.
+   *
+   * @param at null to bring them back
+   * @param before what was removed before is forgotten
+   */
+  void remove(PersonId person, Collection<Long> ids, @Nullable Instant at, Instant before) {
+    jdbc.sql("delete from history where person_id = ? and removed_at < ? limit 10000")
+        .params(person.value(), Times.utc(before))
+        .update();
+    jdbc.sql("update history set removed_at = :at where person_id = :person and id in (:ids)")
+        .param("at", at == null ? null : Times.utc(at))
+        .param("person", person.value())
+        .param("ids", ids)
+        .update();
   }
 }

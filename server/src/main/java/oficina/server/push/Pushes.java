@@ -17,6 +17,7 @@ import oficina.server.desk.DeskView;
 import oficina.server.desk.Shelf;
 import oficina.server.desk.SlotView;
 import oficina.server.door.Texts;
+import oficina.server.history.HistoryFeed;
 import oficina.server.history.ReturnLists;
 import oficina.server.journal.JournalWriter;
 import oficina.server.office.OfficeData;
@@ -30,7 +31,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** How every desk looks now, and the pages that show it. */
 @Component
-public class Pushes implements DeskFeed, SpeakingFeed {
+public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   private final OfficeData office;
   private final MovableClock clock;
   private final JsonMapper json;
@@ -125,6 +126,11 @@ public class Pushes implements DeskFeed, SpeakingFeed {
   /** Tells every page that the server is there, its time, and how the service stands. */
   void sayAlive() {
     tell(page -> true, Topic.SERVICE);
+  }
+
+  @Override
+  public void historyChanged(PersonId person) {
+    tell(person, Topic.HISTORY);
   }
 
   /** Tells the pages of these people that something has become of a message of theirs. */

@@ -3,12 +3,12 @@ package oficina.server.recordings;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.call.TapeEnd;
@@ -85,7 +85,7 @@ class Recorder implements ExchangeListener {
       TapeWriter writer = here(e.call()).get(e.leg());
       if (writer != null && e.why() == TapeEnd.REFUSED) {
         here(e.call()).remove(e.leg());
-        spool.remove(writer.label().place());
+        writer.discard();
       }
       return null;
     }
@@ -147,7 +147,7 @@ class Recorder implements ExchangeListener {
   /** Files what is over; whoever has only stopped it may go on. */
   private boolean over(@Nullable Call call, TapeWriter writer) {
     Connection leg = call == null ? null : call.leg(writer.label().leg());
-    if (leg != null && (leg.tape().on() || leg.tape().state() == Tape.State.STOPPED)) {
+    if (leg != null && kept(leg.tape())) {
       return false;
     }
     engine.tap(writer.label().call(), List.of());
@@ -166,22 +166,33 @@ class Recorder implements ExchangeListener {
     return new TapeWriter(spool, label, 0, now);
   }
 
+  /** Whether what was recorded before the server was started anew goes on. */
+  private static boolean goesOn(TapeLabel label, @Nullable Call call) {
+    Connection leg = call == null ? null : call.leg(label.leg());
+    return leg != null && label.owner().equals(leg.party().employee()) && kept(leg.tape());
+  }
+
+  private static boolean kept(Tape tape) {
+    return tape.on() || tape.state() == Tape.State.STOPPED;
+  }
+
   @Override
   public void takenUp(ExchangeState state) {
-    Set<String> goOn = new HashSet<>();
     try {
-      for (TapeLabel label : spool.labels()) {
-        Call call = state.call(label.call());
-        Connection leg = call == null ? null : call.leg(label.leg());
-        boolean theirs = leg != null && label.owner().equals(leg.party().employee());
-        if (theirs && (leg.tape().on() || leg.tape().state() == Tape.State.STOPPED)) {
+      List<TapeLabel> labels = new ArrayList<>(spool.labels());
+      labels.sort(Comparator.comparing(TapeLabel::began));
+      for (TapeLabel label : labels) {
+        if (goesOn(label, state.call(label.call()))) {
           long samples = spool.length(label.place()) / TapeWriter.CHANNELS;
           here(label.call())
               .put(label.leg(), new TapeWriter(spool, label, samples, clock.instant()));
-          goOn.add(label.place());
         }
       }
-      filing.fileWhatIsLeft(goOn);
+      filing.fileWhatIsLeft(
+          writers.values().stream()
+              .flatMap(here -> here.values().stream())
+              .map(writer -> writer.label().place())
+              .collect(Collectors.toSet()));
     } catch (IOException e) {
       LOG.error("What was recorded before cannot be found", e);
     }

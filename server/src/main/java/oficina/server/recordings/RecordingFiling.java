@@ -53,7 +53,11 @@ class RecordingFiling implements SmartLifecycle, Filing.Shelf<TapeLabel> {
       LOG.debug("Nothing was said in {}", label.place());
       return;
     }
-    store.file(label, spool.marks(label.place()), bytes, spool);
+    store.file(
+        label,
+        spool.marks(label.place()),
+        bytes,
+        (from, count) -> spool.part(label.place(), from, count));
     pushes.recordingsChanged(Set.of(label.owner()));
   }
 

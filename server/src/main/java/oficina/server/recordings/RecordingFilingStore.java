@@ -32,7 +32,17 @@ class RecordingFilingStore {
 
   private record Begun(long id, long sound, boolean ready) {}
 
-  void file(TapeLabel label, List<Mark> marks, long bytes, TapeSpool spool) throws IOException {
+  /** Where the sound is read from. */
+  interface Source {
+    byte[] part(long from, int count) throws IOException;
+  }
+
+  /**
+   * Brings in one; one that is there already stays as it is.
+   *
+   * @param bytes how long it is
+   */
+  void file(TapeLabel label, List<Mark> marks, long bytes, Source source) throws IOException {
     Begun recording = transactions.execute(status -> begun(label, marks));
     if (recording.ready()) {
       return;
@@ -40,7 +50,7 @@ class RecordingFilingStore {
     int samples = (int) (bytes / TapeWriter.CHANNELS);
     Outlines outlines = new Outlines(samples);
     for (long from = 0; from < bytes; from += A_SECOND) {
-      byte[] second = spool.part(label.place(), from, (int) Math.min(A_SECOND, bytes - from));
+      byte[] second = source.part(from, (int) Math.min(A_SECOND, bytes - from));
       sounds.append(recording.sound(), (int) (from / A_SECOND), second);
       outlines.add(KeptSound.samples(second));
     }

@@ -19,6 +19,7 @@ final class TapeWriter implements Tap.Sink {
   private TapeLabel label;
   private int filled;
   private long samples;
+  private boolean over;
   private Mark.@Nullable Kind gap;
   private Instant gapSince;
 
@@ -44,6 +45,9 @@ final class TapeWriter implements Tap.Sink {
 
   @Override
   public synchronized void take(short[] ours, short[] theirs) {
+    if (over) {
+      return; // the engine learns of it a moment later
+    }
     for (int i = 0; i < Pcm.FRAME; i++) {
       chunk[filled++] = ours[i];
       chunk[filled++] = theirs[i];
@@ -89,5 +93,12 @@ final class TapeWriter implements Tap.Sink {
     if (filled > 0) {
       write();
     }
+    over = true;
+  }
+
+  /** Nothing of it is kept. */
+  synchronized void discard() {
+    over = true;
+    spool.remove(label.place());
   }
 }

@@ -5,6 +5,7 @@ import oficina.server.exchange.ExchangeLoop;
 import oficina.server.journal.JournalStore;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
+import oficina.server.recordings.RecordedBefore;
 import oficina.server.sound.SoundEngine;
 import oficina.server.speech.Speaker;
 import oficina.server.time.MovableClock;
@@ -50,11 +51,13 @@ class StandIns {
       JournalStore journal,
       MovableClock clock,
       Speaker speaker,
-      LeftBefore messages) {
+      LeftBefore messages,
+      RecordedBefore recordings) {
     return () -> {
       if (journal.lastSeq() == 0) {
         new DemoPast(office, journal).write(clock.instant());
         new DemoMessages(office, speaker, messages).leave(clock.instant());
+        new DemoRecordings(office, speaker, recordings).file(clock.instant());
       }
     };
   }
