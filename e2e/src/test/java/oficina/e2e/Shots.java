@@ -102,7 +102,10 @@ class Shots {
     ines.page
         .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All recordings"))
         .click();
-    ines.press("ArrowDown");
+    ines.page
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Recordings, latest first"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("0131 496 0111"))
+        .click();
     ines.button("Have it written down").click();
     ines.page.getByText("Written down by this machine").waitFor();
     take(ines.page, "recordings");

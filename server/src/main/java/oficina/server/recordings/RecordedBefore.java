@@ -43,7 +43,7 @@ public class RecordedBefore {
    * @param theirs what the caller said, as many samples
    */
   public void file(PersonId owner, Party caller, Instant began, short[] ours, short[] theirs) {
-    CallId call = new CallId("before-" + UUID.randomUUID());
+    CallId call = new CallId(UUID.randomUUID().toString());
     Duration talked = Duration.ofMillis(ours.length * 1_000L / Pcm.RATE);
     Party me = new Party.Employee(owner);
     Instant answered = began.plus(RANG);
