@@ -167,6 +167,9 @@ record Sending(Draft draft) {
     if (sentAway == null) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
+    if (call.of(person) != null) {
+      return Refusal.of(Reason.NOT_SENT_ON); // for themselves: they are the one who waits
+    }
     return sentAway.reason() == Reason.ALREADY_SENT ? null : sentAway;
   }
 

@@ -20,9 +20,14 @@ public record Taping(List<Integer> ours, List<Integer> theirs) {
     }
     Listening hears = Listening.of(call, owner);
     boolean alone = !call.conversation() || call.failure() != null || call.mailbox() != null;
-    if (alone || hears.sound() == Listening.Sound.MUSIC) {
+    if (alone || hears.sound() == Listening.Sound.MUSIC || secret(call)) {
       return null;
     }
     return new Taping(owner.muted() ? List.of() : List.of(owner.leg()), hears.voices());
+  }
+
+  /** Whether a voice that reads messages out is there, to which one tells a secret number. */
+  private static boolean secret(Call call) {
+    return call.connections().stream().anyMatch(each -> each.party().takesKeys());
   }
 }

@@ -49,6 +49,9 @@ class AttendantTest {
         new Command.AttendantConnects(call, leg(call), TOMASZ, scene.office.plan.interpret("213")));
     assertThat(Attendants.in(scene.state(call))).isNull();
     assertThat(scene.state(call, BRAM)).isEqualTo(ConnectionState.ALERTING);
+    assertThat(scene.run(new Command.PullBack(call, TOMASZ, Scene.WINDOW)).reason())
+        .as("they wait in it themselves")
+        .isEqualTo(Reason.NOT_SENT_ON);
     scene.answer(call, BRAM);
     assertThat(scene.state(call).conversation()).isTrue();
     CallId own = scene.call(TOMASZ, "290");

@@ -290,5 +290,10 @@ class TapesTest {
   void nothing_said_to_the_voice_that_reads_messages_out_is_recorded() {
     CallId call = scene.call(ZOE, "290");
     assertThat(tape(call, ZOE, true)).isEqualTo(Reason.NOT_ANSWERED);
+    scene.clear(call, ZOE);
+    CallId sent = talk(ZOE, "201", INES);
+    scene.run(new Command.PutThrough(sent, INES, scene.office.plan.interpret("290"), null, null));
+    assertThat(leg(sent, ZOE).tape().on()).isTrue();
+    assertThat(taping(sent, ZOE)).isNull();
   }
 }
