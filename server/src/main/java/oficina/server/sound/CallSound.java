@@ -94,7 +94,7 @@ final class CallSound {
       Port port = ports.of(leg);
       if (port != null) {
         port.inCall(tick);
-        if (leg.sound() != Sound.SILENCE) {
+        if (leg.sound() != Sound.SILENCE || (leg.there() && !over.isEmpty())) {
           port.hears(heard(leg, now, ports, audible, tick), tick);
         }
       }

@@ -9,6 +9,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param number its connection's number within the call
  * @param end where it hears and speaks; null while it rings there
+ * @param there whether somebody listens there, to whom a tone or a sentence can be said even where
+ *     nobody speaks
  * @param voices connections whose voices it hears
  * @param clip what is played to it; null when it hears voices or nothing
  * @param since the tick at which the clip began
@@ -16,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 record Leg(
     int number,
     @Nullable EndId end,
+    boolean there,
     Sound sound,
     List<Integer> voices,
     @Nullable Clip clip,
@@ -23,6 +26,6 @@ record Leg(
 
   /** The same with a clip that began then. */
   Leg since(long tick) {
-    return new Leg(number, end, sound, voices, clip, tick);
+    return new Leg(number, end, there, sound, voices, clip, tick);
   }
 }

@@ -14,6 +14,7 @@ import oficina.core.sound.Dtmf;
 import oficina.core.sound.Tones;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
@@ -153,6 +154,7 @@ class SoundFollower implements ExchangeListener {
           new Leg(
               connection.leg(),
               end(id, connection, lines.get(new Place(id, connection.leg()))),
+              connection.state() == ConnectionState.CONNECTED && connection.attended(),
               hears.sound(),
               hears.voices(),
               clip(hears.sound(), call),
