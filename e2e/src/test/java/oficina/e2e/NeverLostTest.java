@@ -29,6 +29,7 @@ class NeverLostTest {
       tomasz.dial("201");
       ines.button("Answer").click();
       tomasz.sees("Ines Calloway", "talking");
+      ines.sees("Tomasz Brill", "talking");
       ines.press("p");
       assertThat(ines.button("Cancel")).isVisible();
       ines.press("Enter");

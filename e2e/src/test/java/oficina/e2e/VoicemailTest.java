@@ -119,7 +119,7 @@ class VoicemailTest {
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("tomorrow"))
         .first()
         .click();
-    assertThat(letter(tomasz).getByLabel("Place in the message")).not().hasValue("0");
+    assertThat(letter(tomasz).getByLabel("Place in the sound")).not().hasValue("0");
     letter(tomasz)
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("1.5"))
         .click();
