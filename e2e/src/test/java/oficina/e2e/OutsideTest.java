@@ -183,6 +183,8 @@ class OutsideTest {
     ines.openMenu("Ines Calloway 201");
     ines.button("Call settings").click();
     ines.page.getByLabel("Number that others see").selectOption("Office number");
+    assertThat(ines.page.getByLabel("Number that others see").locator("option:checked"))
+        .hasText("Office number"); // it is kept
     ines.press("Escape");
     ines.dial("0151 496 0177");
     ines.sees("0151 496 0177", "Liverpool");
