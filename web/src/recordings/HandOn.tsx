@@ -4,8 +4,7 @@ import { sentence } from '../api/client';
 import { KeyCap } from '../frame/KeyCap';
 import { useNow } from '../live/now';
 import { notify } from '../notices/store';
-import { usePeople } from '../people/store';
-import { useMe } from '../session/session';
+import { ColleagueSelect, useColleagues } from '../people/ColleagueSelect';
 import { handOn } from './recordings';
 
 const DAY_MS = 86_400_000;
@@ -14,9 +13,8 @@ const DAYS = [1, 7, 30] as const;
 /** Lets a colleague hear a recording for a time. */
 export function HandOn({ id, onDone }: { id: number; onDone: () => void }) {
   const { t } = useTranslation();
-  const me = useMe();
   const now = useNow();
-  const people = usePeople((store) => store.people).filter((person) => person.id !== me.id);
+  const people = useColleagues();
   const [error, setError] = useState('');
 
   async function submit(event: FormEvent<HTMLFormElement>) {
@@ -43,25 +41,7 @@ export function HandOn({ id, onDone }: { id: number; onDone: () => void }) {
       className="border-base-300 mt-3 flex flex-wrap items-end gap-3 border-t pt-3"
       onSubmit={(event) => void submit(event)}
     >
-      <label className="min-w-52">
-        {t('recording.to')}
-        <select
-          name="person"
-          // eslint-disable-next-line jsx-a11y/no-autofocus -- it is what was just asked for
-          autoFocus
-          defaultValue=""
-          className="select bg-base-100 mt-1 w-full"
-        >
-          <option value="" disabled>
-            {t('recording.choose')}
-          </option>
-          {people.map((person) => (
-            <option key={person.id} value={person.id}>
-              {person.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ColleagueSelect label={t('recording.to')} />
       <label>
         {t('recording.forDays')}
         <select name="days" defaultValue="7" className="select bg-base-100 mt-1 w-full">

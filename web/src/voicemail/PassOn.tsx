@@ -3,15 +3,13 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import { KeyCap } from '../frame/KeyCap';
 import { notify } from '../notices/store';
-import { usePeople } from '../people/store';
-import { useMe } from '../session/session';
+import { ColleagueSelect, useColleagues } from '../people/ColleagueSelect';
 import { passOn } from './messages';
 
 /** Puts a copy of a message into a colleague's mailbox, with a word about it. */
 export function PassOn({ id, onDone }: { id: number; onDone: () => void }) {
   const { t } = useTranslation();
-  const me = useMe();
-  const people = usePeople((store) => store.people).filter((person) => person.id !== me.id);
+  const people = useColleagues();
   const [error, setError] = useState('');
 
   async function submit(event: FormEvent<HTMLFormElement>) {
@@ -38,26 +36,7 @@ export function PassOn({ id, onDone }: { id: number; onDone: () => void }) {
       className="border-base-300 mt-3 flex flex-wrap items-end gap-3 border-t pt-3"
       onSubmit={(event) => void submit(event)}
     >
-      <label className="min-w-52">
-        {t('voicemail.passTo')}
-        <select
-          name="person"
-          // eslint-disable-next-line jsx-a11y/no-autofocus -- it is what was just asked for
-          autoFocus
-          defaultValue=""
-          onKeyDown={escape}
-          className="select bg-base-100 mt-1 w-full"
-        >
-          <option value="" disabled>
-            {t('voicemail.choose')}
-          </option>
-          {people.map((person) => (
-            <option key={person.id} value={person.id}>
-              {person.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ColleagueSelect label={t('voicemail.passTo')} onKeyDown={escape} />
       <label className="min-w-52 flex-1">
         {t('voicemail.passNote')}
         <input
