@@ -41,8 +41,6 @@ async function send(
   path: string,
   body?: BodyInit,
   type = 'application/json',
-  submission: string = crypto.randomUUID(),
-  again = true,
 ): Promise<Response> {
   let response: Response;
   try {
@@ -55,7 +53,7 @@ async function send(
           : {
               'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
               // However often it arrives, it counts once.
-              'Idempotency-Key': submission,
+              'Idempotency-Key': crypto.randomUUID(),
             }),
       },
       body,
@@ -67,11 +65,6 @@ async function send(
     return response;
   }
   const problem = await asProblem(response, await response.text());
-  if (problem.code === 'FORBIDDEN' && again && method !== 'GET') {
-    // The token was renewed while this was on its way: nothing was done, and it is asked once more.
-    await fetch('/api/session');
-    return send(method, path, body, type, submission, false);
-  }
   if (problem.code === 'SIGNED_OUT') {
     onSignedOut();
   }

@@ -54,6 +54,17 @@ class SignInTest {
     }
   }
 
+  /** Otherwise whoever asks for two things at once would come with the token of before. */
+  @Test
+  void the_token_stays_the_same_while_one_is_signed_in() {
+    try (Client ines = Client.signedIn("ines")) {
+      String token = ines.cookie("XSRF-TOKEN");
+      assertThat(ines.get("/api/desk").status()).isEqualTo(200);
+      assertThat(ines.put("/api/session/tips", Map.of("seen", true)).status()).isEqualTo(204);
+      assertThat(ines.cookie("XSRF-TOKEN")).isEqualTo(token);
+    }
+  }
+
   @Test
   void wrong_tries_are_slowed_more_and_more_and_a_right_one_ends_that() {
     try (Client client = new Client(TestServer.get().address())) {

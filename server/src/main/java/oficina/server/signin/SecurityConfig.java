@@ -10,12 +10,12 @@ import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.AuthenticationServiceException;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.context.NullSecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
@@ -62,8 +62,12 @@ class SecurityConfig {
       Problems problems) {
     http.addFilterBefore(
             new SignInFilter(signIns, limits, problems), AnonymousAuthenticationFilter.class)
-        .sessionManagement(
-            sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        // A sign-in is ours to keep. With a session policy of its own, Spring Security would take
+        // each request for a new sign-in and renew the token against forged requests with it: of
+        // two requests at once, one would come with the token of before.
+        .sessionManagement(sessions -> sessions.disable())
+        .securityContext(
+            context -> context.securityContextRepository(new NullSecurityContextRepository()))
         .requestCache(cache -> cache.disable())
         .csrf(csrf -> csrf.spa().csrfTokenRepository(csrfTokens))
         .headers(
