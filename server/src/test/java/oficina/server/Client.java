@@ -118,8 +118,13 @@ public final class Client implements AutoCloseable {
 
   /** Puts a file of sound there. */
   public Answer upload(String path, byte[] file) {
+    return upload(path, file, "audio/wav");
+  }
+
+  /** Puts a file of this kind there. */
+  public Answer upload(String path, byte[] file, String type) {
     get("/api/session");
-    return sendWithoutToken("PUT", path, HttpRequest.BodyPublishers.ofByteArray(file), "audio/wav");
+    return sendWithoutToken("PUT", path, HttpRequest.BodyPublishers.ofByteArray(file), type);
   }
 
   /** A request with an identity of its own, which counts once however often it is sent. */

@@ -92,8 +92,8 @@ class CallViews {
     return new CallView(
         call.id().value(),
         Direction.RECEIVED,
-        parties.view(waiting == null ? call.caller() : waiting.party()),
-        new CallView.Arrival(parties.name(call.sent().to()), null, null, false),
+        parties.view(waiting == null ? call.caller() : waiting.party(), person, call.id()),
+        new CallView.Arrival(parties.name(call.sent().to(), person), null, null, false),
         new CallView.Stand(
             Phase.SENT,
             call.began(),
@@ -143,9 +143,10 @@ class CallViews {
     if (sent == null || sent.toTarget() || !own.rings()) {
       return null;
     }
-    boolean mine = sent.by().equals(own.party().employee());
+    PersonId viewer = own.party().employee();
+    boolean mine = sent.by().equals(viewer);
     Cause why = call.parked() == null ? sent.why() : Cause.PARKED_TOO_LONG;
-    return new CallView.Returned(parties.name(sent.to()), why, mine);
+    return new CallView.Returned(parties.name(sent.to(), viewer), why, mine);
   }
 
   /** The others of a conference; null in a call of two. */
@@ -162,7 +163,7 @@ class CallViews {
                 each ->
                     new ConferenceView.Member(
                         each.leg(),
-                        parties.view(each.party()),
+                        parties.view(each.party(), own.party().employee(), call.id()),
                         each.muted(),
                         each.state() == ConnectionState.HOLD))
             .toList());
@@ -173,20 +174,24 @@ class CallViews {
   }
 
   private PartyView other(Call call, Connection own) {
+    return parties.view(otherParty(call, own), own.party().employee(), call.id());
+  }
+
+  private static Party otherParty(Call call, Connection own) {
     Connection opposite = call.opposite(own.leg());
     if (opposite != null) {
-      return parties.view(opposite.party());
+      return opposite.party();
     }
     if (call.mailbox() != null) {
-      return parties.view(call.mailbox().party());
+      return call.mailbox().party();
     }
     if (call.parked() != null && own.answered()) {
-      return parties.view(new Party.Employee(call.parked().by()));
+      return new Party.Employee(call.parked().by());
     }
     if (call.sent() != null && own.answered()) {
-      return parties.view(call.sent().to()); // where it rings now
+      return call.sent().to(); // where it rings now
     }
-    return parties.view(own.party().equals(call.caller()) ? call.called() : call.caller());
+    return own.party().equals(call.caller()) ? call.called() : call.caller();
   }
 
   private static Phase phase(Call call, Connection own) {

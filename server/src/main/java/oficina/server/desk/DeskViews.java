@@ -86,7 +86,7 @@ public class DeskViews {
         leaving.add(
             new LeavingView(
                 id.value(),
-                parties.view(caller.party()),
+                parties.view(caller.party(), person),
                 parties.groupLine(owner),
                 mailbox.since(),
                 mailbox.taking() == Connection.Taking.MESSAGE));
@@ -116,7 +116,7 @@ public class DeskViews {
     PersonId forWhom = parking.forWhom();
     return new SlotView.Waiting(
         call.id().value(),
-        parties.view(call.opposite(0).party()),
+        parties.view(call.opposite(0).party(), /* viewer= */ null),
         forWhom == null ? null : office.now().nameOf(forWhom),
         forWhom == null ? null : forWhom.value(),
         office.now().nameOf(parking.by()),

@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import oficina.server.problems.Problem;
@@ -24,7 +25,15 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Door extends OncePerRequestFilter {
   private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS");
 
-  private static final MediaType WAV = new MediaType("audio", "wav");
+  /** Files that are put where they belong. */
+  private static final List<MediaType> FILES =
+      List.of(
+          new MediaType("audio", "wav"),
+          MediaType.IMAGE_JPEG,
+          MediaType.IMAGE_PNG,
+          MediaType.IMAGE_GIF,
+          new MediaType("text", "vcard"),
+          new MediaType("text", "csv"));
 
   private final Limits limits;
   private final Problems problems;
@@ -98,9 +107,9 @@ class Door extends OncePerRequestFilter {
     return (isUpload(request) ? limits.upload() : limits.body()).toBytes();
   }
 
-  /** Files of sound are put where they belong, by whoever may; other sites cannot do so. */
+  /** Files are put where they belong, by whoever may; other sites cannot do so. */
   private static boolean isUpload(HttpServletRequest request) {
-    return request.getMethod().equals("PUT") && is(WAV, request);
+    return request.getMethod().equals("PUT") && FILES.stream().anyMatch(type -> is(type, request));
   }
 
   private static boolean is(MediaType wanted, HttpServletRequest request) {

@@ -10,7 +10,7 @@ import org.springframework.util.unit.DataSize;
  * to keep the calls of others waiting.
  *
  * @param body the largest body of a request
- * @param upload the largest file of sound
+ * @param upload the largest file
  * @param address the longest address of a request, query included, in characters
  * @param requestsPerSecond for each sign-in, or each origin where nobody is signed in
  * @param burst how many may come at once after a pause

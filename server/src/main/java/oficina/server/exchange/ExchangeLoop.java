@@ -145,6 +145,11 @@ public class ExchangeLoop implements SmartLifecycle {
     inbox.add(new Posted(clock.instant(), action));
   }
 
+  /** Has all desks shown anew, when what they are drawn from has changed outside the exchange. */
+  public void redraw() {
+    post(() -> writer.add(Batch.onlyShown(deriving.everything())));
+  }
+
   /** Has something done on the exchange's thread after a delay. Only from that thread. */
   public void later(Duration delay, Runnable action) {
     agenda.add(new Later(now.plus(delay), ++order, action));

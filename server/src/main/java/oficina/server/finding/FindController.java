@@ -8,6 +8,9 @@ import oficina.core.call.Party;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.server.cards.ContactViews;
+import oficina.server.cards.ContactViews.ContactRow;
+import oficina.server.contacts.Contacts;
 import oficina.server.desk.SlotView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
@@ -21,7 +24,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Finding whom to call while somebody types. */
+/** Finding whom to call while somebody types: people, groups, contacts, slots and numbers. */
 @RestController
 class FindController {
   private static final int MOST = 8;
@@ -29,23 +32,30 @@ class FindController {
   private final OfficeData office;
   private final Pushes pushes;
   private final Parties parties;
+  private final Contacts contacts;
+  private final ContactViews cards;
 
-  FindController(OfficeData office, Pushes pushes, Parties parties) {
+  FindController(
+      OfficeData office, Pushes pushes, Parties parties, Contacts contacts, ContactViews cards) {
     this.office = office;
     this.pushes = pushes;
     this.parties = parties;
+    this.contacts = contacts;
+    this.cards = cards;
   }
 
   /**
    * What was found.
    *
    * @param people best first
+   * @param contacts best first
    * @param group a group with the typed extension or a name that begins so
    * @param slot the park slot with the typed number
    * @param dials how the text would be dialled: of several numbers each; empty when it is none
    */
   record Found(
       List<PersonView> people,
+      List<ContactRow> contacts,
       @Schema(nullable = true) @Nullable PartyView group,
       @Schema(nullable = true) @Nullable SlotView slot,
       List<Dial> dials) {}
@@ -79,7 +89,8 @@ class FindController {
     String extension = dialled.extension();
     return new Found(
         people(wanted, extension),
-        group(extension == null ? wanted : extension),
+        contacts.ask(book -> book.find(wanted, me.id(), MOST)).stream().map(cards::row).toList(),
+        group(extension == null ? wanted : extension, me.id()),
         pushes.slot(wanted.strip(), me.id()),
         dials(text, dialled, me.id()));
   }
@@ -95,7 +106,7 @@ class FindController {
         .toList();
   }
 
-  private @Nullable PartyView group(String text) {
+  private @Nullable PartyView group(String text, PersonId me) {
     String wanted = text.strip().toLowerCase(Locale.ROOT);
     return office.directory().groups().stream()
         .filter(
@@ -103,7 +114,7 @@ class FindController {
                 group.extension().equals(wanted)
                     || (wanted.length() > 1
                         && group.name().toLowerCase(Locale.ROOT).startsWith(wanted)))
-        .map(group -> parties.view(new Party.Members(group.id())))
+        .map(group -> parties.view(new Party.Members(group.id()), me))
         .findFirst()
         .orElse(null);
   }
@@ -114,7 +125,7 @@ class FindController {
         new Dialled.Cases<>() {
           @Override
           public List<Dial> of(Dialled.Outside to) {
-            return List.of(outside(text, to));
+            return List.of(outside(text, to, me));
           }
 
           @Override
@@ -145,7 +156,7 @@ class FindController {
                   to.numbers().stream()
                       .limit(MOST)
                       .map(number -> new Dialled.Outside(number, "", false))
-                      .map(number -> outside(number.number().e164(), number))
+                      .map(number -> outside(number.number().e164(), number, me))
                       .toList();
               default -> List.of(refused(text, to.text(), "NOT_CALLABLE_" + to.why()));
             };
@@ -153,8 +164,8 @@ class FindController {
         });
   }
 
-  private Dial outside(String text, Dialled.Outside to) {
-    PartyView party = parties.view(new Party.Outside(to.number()));
+  private Dial outside(String text, Dialled.Outside to, PersonId me) {
+    PartyView party = parties.view(new Party.Outside(to.number()), me);
     return new Dial(
         text,
         party.name(),

@@ -191,7 +191,7 @@ class HistoryController {
         stored.id(),
         part.call().value(),
         part.direction(),
-        parties.view(part.other()),
+        parties.view(part.other(), viewer, part.call()),
         parties.groupLine(part.line()),
         part.began(),
         part.ended(),
@@ -202,7 +202,7 @@ class HistoryController {
         part.result().missed(),
         part.answeredBy() == null ? null : parties.name(new Party.Employee(part.answeredBy())),
         part.ending(),
-        part.ending() == Part.Ending.OTHER_HUNG_UP ? parties.name(part.endedBy()) : null,
+        part.ending() == Part.Ending.OTHER_HUNG_UP ? parties.name(part.endedBy(), viewer) : null,
         part.message(),
         part.recorded(),
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());

@@ -43,7 +43,7 @@ class HistoryFile {
     try (CSVPrinter csv = new CSVPrinter(file, FORMAT)) {
       for (HistoryStore.Stored entry : entries) {
         Part part = entry.part();
-        PartyView other = parties.view(part.other());
+        PartyView other = parties.view(part.other(), part.person(), part.call());
         csv.printRecord(
             part.began(),
             part.ended(),

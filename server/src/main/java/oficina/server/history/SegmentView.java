@@ -28,7 +28,7 @@ public record SegmentView(
         segment.kind(),
         segment.who().stream()
             .filter(party -> !viewer.equals(party.employee()))
-            .map(parties::name)
+            .map(party -> parties.name(party, viewer))
             .toList(),
         segment.who().stream().anyMatch(party -> viewer.equals(party.employee())),
         segment.from(),

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
+import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -58,14 +59,14 @@ class ToCallBackController {
     String own = ToReturn.listOf(me.id());
     List<String> lists = ToReturn.listsOf(me.id(), office.directory());
     return toReturn.waiting(own, lists, clock.instant().minus(OLDEST), MOST).stream()
-        .map(this::view)
+        .map(waiting -> view(waiting, me.id()))
         .toList();
   }
 
-  private ToCallBack view(ToReturnStore.Waiting waiting) {
+  private ToCallBack view(ToReturnStore.Waiting waiting, PersonId viewer) {
     Party line = ToReturn.partyOf(waiting.list());
     return new ToCallBack(
-        parties.view(ToReturn.partyOf(waiting.caller())),
+        parties.view(ToReturn.partyOf(waiting.caller()), viewer),
         waiting.times(),
         line.group() == null ? null : parties.name(line),
         waiting.first(),

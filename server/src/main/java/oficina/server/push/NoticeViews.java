@@ -17,9 +17,9 @@ class NoticeViews {
 
   NoticeView of(Notice notice) {
     Map<String, String> about = new HashMap<>();
-    about.put("name", parties.name(notice.about()));
+    about.put("name", parties.name(notice.about(), notice.to()));
     if (notice.by() != null) {
-      about.put("person", parties.name(notice.by()));
+      about.put("person", parties.name(notice.by(), notice.to()));
     }
     if (notice.slot() != null) {
       about.put("slot", notice.slot());

@@ -46,6 +46,8 @@ public record Push(Instant now, String run, List<Item> items) {
     VOICEMAIL,
     /** A recording has come, or something has become of one. */
     RECORDINGS,
+    /** Contacts have changed, and with them who is who everywhere. */
+    CONTACTS,
     /** A subscriber this person plays has changed. */
     OUTSIDE,
     /** Who speaks now in each of the person's calls: {@link Speaking}. */

@@ -143,6 +143,15 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(page -> people.contains(page.person()), Topic.RECORDINGS);
   }
 
+  /**
+   * Tells pages that contacts have changed.
+   *
+   * @param owner whose own they are; null for those of the office
+   */
+  public void contactsChanged(@Nullable PersonId owner) {
+    tell(page -> owner == null || owner.equals(page.person()), Topic.CONTACTS);
+  }
+
   /** Tells this person's pages that a subscriber they play has changed. */
   public void outsideChanged(PersonId person) {
     tell(person, Topic.OUTSIDE);
@@ -195,7 +204,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       case NOTICES -> changes.notices();
       case SERVICE -> service();
       case SPEAKING -> speaking(changes.page().person());
-      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, OUTSIDE -> null;
+      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, CONTACTS, OUTSIDE -> null;
     };
   }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import oficina.core.call.Party;
+import oficina.core.people.PersonId;
 import oficina.core.sound.Pcm;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundFile;
@@ -109,14 +110,15 @@ class RecordedSoundController {
   @GetMapping(path = "/text", produces = "text/vtt")
   ResponseEntity<byte[]> text(@AuthenticationPrincipal Employee me, @PathVariable long id) {
     Recording recording = saves(me, id, "WebVTT");
-    String text = WebVtt.of(cues(recording));
+    String text = WebVtt.of(cues(recording, me.id()));
     return attached(recording, "vtt").body(text.getBytes(StandardCharsets.UTF_8));
   }
 
-  private List<WebVtt.Cue> cues(Recording recording) {
+  private List<WebVtt.Cue> cues(Recording recording, PersonId reader) {
     List<String> names =
         List.of(
-            parties.name(new Party.Employee(recording.owner())), parties.name(recording.other()));
+            parties.name(new Party.Employee(recording.owner())),
+            parties.name(recording.other(), reader));
     List<List<Word>> channels = recordings.inside(recording.id()).words();
     List<WebVtt.Cue> cues = new ArrayList<>();
     for (int channel = 0; channel < channels.size(); channel++) {

@@ -100,14 +100,16 @@ class RecordingController {
     List<Recording> shown = more ? found.subList(0, PAGE) : found;
     Recording last = more ? shown.get(PAGE - 1) : null;
     return new RecordingsPage(
-        shown.stream().map(views::view).toList(),
+        shown.stream().map(each -> views.view(each, me.id())).toList(),
         last == null ? null : new Cursor(last.began(), last.id()).text());
   }
 
   /** What was recorded of one of one's own calls, in its order. */
   @GetMapping("/of-call/{call}")
   List<RecordingView> ofCall(@AuthenticationPrincipal Employee me, @PathVariable String call) {
-    return recordings.of(new CallId(call), me.id()).stream().map(views::view).toList();
+    return recordings.of(new CallId(call), me.id()).stream()
+        .map(each -> views.view(each, me.id()))
+        .toList();
   }
 
   /** One recording with everything that is known of it. */

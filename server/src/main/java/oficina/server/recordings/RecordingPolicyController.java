@@ -10,8 +10,10 @@ import java.util.List;
 import oficina.core.office.Settings;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
+import oficina.server.signin.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -106,11 +108,13 @@ class RecordingPolicyController {
 
   /** Who did what with recordings, latest first. */
   @GetMapping("/office/recording-log")
-  RecordingLog log(@RequestParam(required = false) @Nullable Long before) {
+  RecordingLog log(
+      @AuthenticationPrincipal Employee me, @RequestParam(required = false) @Nullable Long before) {
     List<LogStore.Entry> found = log.all(before == null ? Long.MAX_VALUE : before, PAGE + 1);
     boolean more = found.size() > PAGE;
     List<LogStore.Entry> shown = more ? found.subList(0, PAGE) : found;
     return new RecordingLog(
-        shown.stream().map(views::logged).toList(), more ? shown.get(PAGE - 1).id() : null);
+        shown.stream().map(each -> views.logged(each, me.id())).toList(),
+        more ? shown.get(PAGE - 1).id() : null);
   }
 }

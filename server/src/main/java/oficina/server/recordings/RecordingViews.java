@@ -117,10 +117,10 @@ class RecordingViews {
   /** An entry of the log of all recordings. */
   record RecordingLogEntry(String owner, PartyView other, Instant began, RecordingDeed deed) {}
 
-  RecordingView view(Recording recording) {
+  RecordingView view(Recording recording, PersonId reader) {
     return new RecordingView(
         recording.id(),
-        parties.view(recording.other()),
+        parties.view(recording.other(), reader),
         parties.groupLine(recording.line()),
         recording.began(),
         recording.length().toMillis(),
@@ -140,7 +140,7 @@ class RecordingViews {
     Instant usual = recording.began().plus(policy.kept());
     Instant longer = recording.keepUntil();
     return new RecordingOpened(
-        view(recording),
+        view(recording, reader),
         name(recording.owner()),
         numbers(inside.ours()),
         numbers(inside.theirs()),
@@ -199,10 +199,10 @@ class RecordingViews {
         entry.about());
   }
 
-  RecordingLogEntry logged(LogStore.Entry entry) {
+  RecordingLogEntry logged(LogStore.Entry entry, PersonId reader) {
     return new RecordingLogEntry(
         name(entry.of().owner()),
-        parties.view(entry.of().other()),
+        parties.view(entry.of().other(), reader),
         entry.of().began(),
         view(entry));
   }

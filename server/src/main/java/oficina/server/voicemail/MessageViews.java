@@ -85,7 +85,7 @@ class MessageViews {
     Party owner = ToReturn.partyOf(message.mailbox());
     return new MessageView(
         message.id(),
-        parties.view(message.caller()),
+        parties.view(message.caller(), viewer),
         parties.groupLine(owner),
         message.began(),
         message.length().toMillis(),

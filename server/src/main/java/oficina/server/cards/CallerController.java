@@ -1,0 +1,52 @@
+package oficina.server.cards;
+
+import jakarta.validation.Valid;
+import oficina.core.call.CallId;
+import oficina.core.contacts.ContactId;
+import oficina.server.contacts.ChosenStore;
+import oficina.server.contacts.Contacts;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.signin.Employee;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Whom of several contacts with one number somebody has in a call. */
+@RestController
+class CallerController {
+  private final Contacts contacts;
+  private final ChosenStore chosen;
+  private final ExchangeLoop loop;
+  private final Pushes pushes;
+
+  CallerController(Contacts contacts, ChosenStore chosen, ExchangeLoop loop, Pushes pushes) {
+    this.contacts = contacts;
+    this.chosen = chosen;
+    this.loop = loop;
+    this.pushes = pushes;
+  }
+
+  record WhoItIs(long contact) {}
+
+  /** Say which contact it is; of one's own calls, in hand or over, and for oneself alone. */
+  @PutMapping("/api/calls/{call}/contact")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void choose(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String call,
+      @Valid @RequestBody WhoItIs who) {
+    ContactId id = new ContactId(who.contact());
+    if (contacts.get(id, me.id()).isEmpty()) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT");
+    }
+    chosen.choose(new CallId(call), me.id(), id);
+    loop.redraw();
+    pushes.historyChanged(me.id());
+  }
+}

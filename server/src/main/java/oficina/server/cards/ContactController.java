@@ -1,0 +1,211 @@
+package oficina.server.cards;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+import oficina.core.contacts.Contact;
+import oficina.core.contacts.ContactId;
+import oficina.server.cards.ContactViews.ContactChange;
+import oficina.server.cards.ContactViews.ContactRow;
+import oficina.server.cards.ContactViews.ContactView;
+import oficina.server.contacts.Contacts;
+import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The card index: contacts of the office, and one's own. */
+@RestController
+@RequestMapping("/api/contacts")
+class ContactController {
+  private static final int PAGE = 100;
+  private static final int MOST_CHANGES = 50;
+  private static final int LONGEST_TEXT = 100;
+
+  private final Contacts contacts;
+  private final ContactViews views;
+  private final GroupStore groups;
+  private final OfficeData office;
+
+  ContactController(Contacts contacts, ContactViews views, GroupStore groups, OfficeData office) {
+    this.contacts = contacts;
+    this.views = views;
+    this.groups = groups;
+    this.office = office;
+  }
+
+  /** Whose contacts are wanted. */
+  enum Whose {
+    ALL,
+    OFFICE,
+    OWN,
+    FAVOURITES
+  }
+
+  /**
+   * A page of the card index.
+   *
+   * @param next after which contact the next one begins; absent when there is none
+   */
+  record ContactsPage(List<ContactRow> contacts, @Schema(nullable = true) @Nullable Long next) {}
+
+  /**
+   * Contacts by name, or with a text the best that fit it.
+   *
+   * @param from only those whose name begins so, or comes later
+   * @param after only those behind this one
+   * @param group of the reader's own
+   */
+  @GetMapping
+  ContactsPage page(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "") @Size(max = LONGEST_TEXT) String text,
+      @RequestParam(defaultValue = "ALL") Whose whose,
+      @RequestParam(defaultValue = "") @Size(max = LONGEST_TEXT) String tag,
+      @RequestParam(defaultValue = "") @Size(max = LONGEST_TEXT) String group,
+      @RequestParam(defaultValue = "") @Size(max = LONGEST_TEXT) String from,
+      @RequestParam(required = false) @Nullable Long after) {
+    Predicate<Contact> wanted = wanted(me, whose, tag, group);
+    if (!text.isBlank()) {
+      List<Contact> found = contacts.ask(book -> book.find(text, me.id(), wanted, PAGE));
+      return new ContactsPage(found.stream().map(views::row).toList(), null);
+    }
+    ContactId last = after == null ? null : new ContactId(after);
+    List<Contact> found = contacts.ask(book -> book.page(me.id(), from, last, wanted, PAGE + 1));
+    boolean more = found.size() > PAGE;
+    List<Contact> shown = more ? found.subList(0, PAGE) : found;
+    return new ContactsPage(
+        shown.stream().map(views::row).toList(), more ? shown.get(PAGE - 1).id().value() : null);
+  }
+
+  private Predicate<Contact> wanted(Employee me, Whose whose, String tag, String group) {
+    Predicate<Contact> wanted =
+        switch (whose) {
+          case ALL -> contact -> true;
+          case OFFICE -> contact -> contact.owner() == null;
+          case OWN -> contact -> contact.owner() != null;
+          case FAVOURITES -> in(me, "");
+        };
+    if (!tag.isEmpty()) {
+      wanted = wanted.and(contact -> contact.card().tags().contains(tag));
+    }
+    return group.isEmpty() ? wanted : wanted.and(in(me, group));
+  }
+
+  private Predicate<Contact> in(Employee me, String group) {
+    Set<ContactId> members = groups.in(me.id(), group);
+    return contact -> members.contains(contact.id());
+  }
+
+  /** By what the card index can be narrowed down. */
+  record ContactFilters(List<String> tags, List<String> groups, int size) {}
+
+  /** All tags in use, and one's own groups. */
+  @GetMapping("/filters")
+  ContactFilters filters(@AuthenticationPrincipal Employee me) {
+    TreeSet<String> tags = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
+    int[] size = {0};
+    contacts.ask(
+        book -> {
+          book.page(me.id(), "", null, contact -> true, Integer.MAX_VALUE)
+              .forEach(
+                  contact -> {
+                    tags.addAll(contact.card().tags());
+                    size[0]++;
+                  });
+          return null;
+        });
+    return new ContactFilters(List.copyOf(tags), groups.of(me.id()), size[0]);
+  }
+
+  @GetMapping("/{id}")
+  ContactView one(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    return views.opened(contact(me, id), me.id());
+  }
+
+  private Contact contact(Employee me, long id) {
+    return contacts
+        .get(new ContactId(id), me.id())
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+  }
+
+  /**
+   * A contact to be.
+   *
+   * @param own whether nobody else is to see it
+   */
+  record NewContactBody(boolean own, @NotNull @Valid CardBody card) {}
+
+  /** Add a contact. */
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  ContactView add(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewContactBody body) {
+    Contact added =
+        contacts.add(body.own() ? me.id() : null, body.card().checked(office.plan()), me.id());
+    return views.opened(added, me.id());
+  }
+
+  /** Change what is written on a card. */
+  @PutMapping("/{id}")
+  ContactView change(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody CardBody card) {
+    Contact changed = contacts.change(contact(me, id), card.checked(office.plan()), me.id());
+    return views.opened(changed, me.id());
+  }
+
+  /** Remove a contact; for a day it can be brought back. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    contacts.remove(contact(me, id), me.id());
+  }
+
+  /** Bring back a contact that was removed. */
+  @PostMapping("/{id}/restore")
+  ContactView restore(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    return contacts
+        .restore(new ContactId(id), me.id())
+        .map(restored -> views.opened(restored, me.id()))
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+  }
+
+  /** Who changed what when, latest first. */
+  @GetMapping("/{id}/changes")
+  List<ContactChange> changes(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    contact(me, id);
+    return contacts.changes(new ContactId(id), MOST_CHANGES).stream().map(views::change).toList();
+  }
+
+  record ContactGroups(@NotNull @Size(max = 20) List<@NotNull @Size(max = 60) String> names) {}
+
+  /** Put a contact into groups of one's own; the favourites have no name. */
+  @PutMapping("/{id}/groups")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void groups(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody ContactGroups body) {
+    TreeSet<String> names = new TreeSet<>();
+    body.names().forEach(name -> names.add(name.strip()));
+    groups.put(me.id(), contact(me, id).id(), names);
+  }
+}

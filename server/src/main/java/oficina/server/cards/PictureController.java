@@ -1,0 +1,66 @@
+package oficina.server.cards;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.Duration;
+import oficina.core.contacts.Contact;
+import oficina.core.contacts.ContactId;
+import oficina.server.contacts.Contacts;
+import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Pictures of contacts. */
+@RestController
+@RequestMapping("/api/contacts/{id}/picture")
+class PictureController {
+  private final Contacts contacts;
+
+  PictureController(Contacts contacts) {
+    this.contacts = contacts;
+  }
+
+  @GetMapping(produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> picture(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    byte[] picture =
+        contacts
+            .picture(contact(me, id).id())
+            .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_PICTURE"));
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(Duration.ofMinutes(1)).cachePrivate())
+        .contentType(MediaType.IMAGE_JPEG)
+        .body(picture);
+  }
+
+  /** Put a picture to a contact: checked, made small, and stored as a new one. */
+  @PutMapping(consumes = {"image/jpeg", "image/png", "image/gif"})
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void put(@AuthenticationPrincipal Employee me, @PathVariable long id, HttpServletRequest request)
+      throws IOException {
+    Contact contact = contact(me, id);
+    contacts.picture(contact, Pictures.small(request.getInputStream().readAllBytes()));
+  }
+
+  @DeleteMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    contacts.picture(contact(me, id), null);
+  }
+
+  private Contact contact(Employee me, long id) {
+    return contacts
+        .get(new ContactId(id), me.id())
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+  }
+}

@@ -1,0 +1,148 @@
+package oficina.server.contacts;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.locks.ReadWriteLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import oficina.core.contacts.Contact;
+import oficina.core.contacts.Contact.Card;
+import oficina.core.contacts.ContactBook;
+import oficina.core.contacts.ContactId;
+import oficina.core.people.PersonId;
+import oficina.server.office.OfficeData;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * All contacts, kept in memory: a call must not wait for the database to know who rings. What is
+ * changed is written first and known afterwards.
+ */
+@Component
+public class Contacts {
+  /** So long what was removed by mistake can still be brought back. */
+  private static final Duration KEPT_AFTER_REMOVAL = Duration.ofDays(1);
+
+  private final ContactStore store;
+  private final MovableClock clock;
+  private final ContactBook book;
+  private final ReadWriteLock lock = new ReentrantReadWriteLock();
+  private final List<Consumer<@Nullable PersonId>> listeners = new CopyOnWriteArrayList<>();
+
+  Contacts(ContactStore store, MovableClock clock, OfficeData office) {
+    this.store = store;
+    this.clock = clock;
+    this.book = new ContactBook(office.region());
+    store.forget(clock.instant().minus(KEPT_AFTER_REMOVAL));
+    store.all(book::put);
+  }
+
+  /** Has somebody told after each change whose contacts have changed; null for the office's. */
+  public void onChange(Consumer<@Nullable PersonId> listener) {
+    listeners.add(listener);
+  }
+
+  /** Asks the book. Nothing of it may be kept but what was asked for. */
+  public <T> T ask(Function<ContactBook, T> question) {
+    lock.readLock().lock();
+    try {
+      return question.apply(book);
+    } finally {
+      lock.readLock().unlock();
+    }
+  }
+
+  /** The contact, if there is one and this person may know of it. */
+  public Optional<Contact> get(ContactId id, PersonId viewer) {
+    return Optional.ofNullable(ask(all -> all.get(id, viewer)));
+  }
+
+  /**
+   * Adds a contact.
+   *
+   * @param owner whose own it is to be; null for the whole office
+   */
+  public Contact add(@Nullable PersonId owner, Card card, PersonId by) {
+    String uid = "urn:uuid:" + UUID.randomUUID();
+    List<NewContact> added = List.of(new NewContact(uid, card));
+    ContactId id = store.add(owner, added, by, clock.instant()).get(0);
+    return known(new Contact(id, owner, uid, card, false));
+  }
+
+  /** Adds many of one owner; told of once. */
+  public void addAll(@Nullable PersonId owner, List<NewContact> cards, PersonId by) {
+    List<ContactId> ids = store.add(owner, cards, by, clock.instant());
+    List<Contact> contacts = new ArrayList<>(ids.size());
+    for (int i = 0; i < ids.size(); i++) {
+      contacts.add(new Contact(ids.get(i), owner, cards.get(i).uid(), cards.get(i).card(), false));
+    }
+    putAll(contacts);
+    tell(owner);
+  }
+
+  public Contact change(Contact before, Card card, PersonId by) {
+    store.change(before, card, by, clock.instant());
+    return known(new Contact(before.id(), before.owner(), before.uid(), card, before.picture()));
+  }
+
+  public void remove(Contact contact, PersonId by) {
+    store.remove(contact, by, clock.instant());
+    lock.writeLock().lock();
+    try {
+      book.remove(contact.id());
+    } finally {
+      lock.writeLock().unlock();
+    }
+    tell(contact.owner());
+  }
+
+  /** Brings back what was removed, if it is not too late and this person may know of it. */
+  public Optional<Contact> restore(ContactId id, PersonId by) {
+    Instant now = clock.instant();
+    return store.restore(id, by, now.minus(KEPT_AFTER_REMOVAL), now).map(this::known);
+  }
+
+  /** Who changed what, latest first. */
+  public List<ContactStore.Changed> changes(ContactId id, int limit) {
+    return store.changes(id, limit);
+  }
+
+  /** The picture, as JPEG. */
+  public Optional<byte[]> picture(ContactId id) {
+    return store.picture(id);
+  }
+
+  /** Puts a picture to a contact, or takes it away. */
+  public void picture(Contact contact, byte @Nullable [] picture) {
+    store.picture(contact.id(), picture);
+    known(
+        new Contact(contact.id(), contact.owner(), contact.uid(), contact.card(), picture != null));
+  }
+
+  private Contact known(Contact contact) {
+    putAll(List.of(contact));
+    tell(contact.owner());
+    return contact;
+  }
+
+  private void putAll(Collection<Contact> contacts) {
+    lock.writeLock().lock();
+    try {
+      contacts.forEach(book::put);
+    } finally {
+      lock.writeLock().unlock();
+    }
+  }
+
+  private void tell(@Nullable PersonId owner) {
+    listeners.forEach(listener -> listener.accept(owner));
+  }
+}

@@ -1,0 +1,32 @@
+package oficina.server.people;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import oficina.core.contacts.Contact;
+import oficina.core.contacts.ContactNumber;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the reader's contacts say of an outside party.
+ *
+ * @param contact who it is; absent while one of several has to be chosen
+ * @param company empty when there is none, or the party is shown under it
+ * @param type of the number; absent while nobody is chosen
+ * @param tone name of the ring tone they are announced by; empty for the usual one
+ * @param several everybody with this number, when they are several
+ */
+public record KnownView(
+    @Schema(nullable = true) @Nullable Long contact,
+    String company,
+    @Schema(nullable = true) ContactNumber.@Nullable Type type,
+    String tone,
+    boolean picture,
+    List<Candidate> several) {
+
+  /** One of several who can be meant. */
+  public record Candidate(long contact, String name, String company) {
+    static Candidate of(Contact contact) {
+      return new Candidate(contact.id().value(), contact.card().title(), contact.card().subtitle());
+    }
+  }
+}

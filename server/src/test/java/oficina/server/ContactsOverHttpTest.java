@@ -1,0 +1,218 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import oficina.server.Client.Answer;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Contacts of the office and of each person, and who is who wherever a number is shown. */
+@ExtendWith(TestServer.class)
+class ContactsOverHttpTest {
+  private final Client petra = Client.signedIn("petra");
+  private final Client samir = Client.signedIn("samir");
+  private final List<Long> added = new ArrayList<>();
+
+  @AfterEach
+  void end() {
+    added.forEach(id -> petra.delete("/api/contacts/" + id));
+    petra.hangUp();
+    petra.close();
+    samir.close();
+  }
+
+  /** A card with these numbers; {@code more} in the place of what is usual. */
+  static Map<String, Object> card(String name, String company, List<String> numbers) {
+    List<Map<String, String>> lines =
+        numbers.stream()
+            .map(each -> Map.of("type", "WORK", "number", each, "extension", ""))
+            .toList();
+    Map<String, Object> card = new HashMap<>();
+    card.put("name", name);
+    card.put("company", company);
+    card.put("numbers", lines);
+    for (String list : List.of("mails", "addresses", "tags")) {
+      card.put(list, List.of());
+    }
+    card.put("note", "");
+    card.put("tone", "");
+    return card;
+  }
+
+  private long add(Client who, boolean own, String name, String company, String... numbers) {
+    Answer answer =
+        who.post(
+            "/api/contacts", Map.of("own", own, "card", card(name, company, List.of(numbers))));
+    assertThat(answer.status()).as(answer.toString()).isEqualTo(201);
+    long id = answer.body().get("row").get("id").asLong();
+    added.add(id);
+    return id;
+  }
+
+  private static List<String> found(Client who, String text) {
+    List<String> titles = new ArrayList<>();
+    who.get("/api/find?text=" + text)
+        .body()
+        .get("contacts")
+        .forEach(each -> titles.add(each.get("title").asString()));
+    return titles;
+  }
+
+  private static JsonNode other(Client who) {
+    return who.get("/api/desk").body().get("calls").get(0).get("other");
+  }
+
+  @Test
+  void a_contact_is_found_and_known_in_every_call() {
+    long id = add(petra, false, "Dov Hartigan", "Hartigan Haulage", "(0151) 496-0177");
+    assertThat(found(samir, "hart")).containsExactly("Dov Hartigan");
+    assertThat(found(samir, "0177")).containsExactly("Dov Hartigan");
+    String call = petra.call("0151 496 0177");
+    JsonNode other = other(petra);
+    assertThat(other.get("name").asString()).isEqualTo("Dov Hartigan");
+    assertThat(other.get("number").asString()).isEqualTo("0151 496 0177");
+    assertThat(other.get("known").get("company").asString()).isEqualTo("Hartigan Haulage");
+    assertThat(other.get("known").get("type").asString()).isEqualTo("WORK");
+
+    Map<String, Object> changed = card("Dov Hartigan-Reeve", "", List.of("0151 496 0177"));
+    assertThat(samir.put("/api/contacts/" + id, changed).status()).isEqualTo(200);
+    petra.await(
+        push ->
+            push.has("calls")
+                && push.get("calls").get(0).get("other").get("name").asString().endsWith("Reeve"));
+    petra.service(call, "clear");
+    JsonNode entry = petra.get("/api/history").body().get("entries").get(0);
+    assertThat(entry.get("other").get("name").asString()).isEqualTo("Dov Hartigan-Reeve");
+    JsonNode changes = samir.get("/api/contacts/" + id + "/changes").body();
+    assertThat(changes.get(0).get("by").asString()).isEqualTo("Samir Quayle");
+    assertThat(changes.get(0).get("before").get("name").asString()).isEqualTo("Dov Hartigan");
+  }
+
+  @Test
+  void of_several_with_one_number_each_person_says_who_it_is() {
+    add(petra, false, "Bettina Roe", "Roe Chandlery", "0151 496 0121");
+    long zoe = add(petra, false, "Zoë Ní Bhriain", "Roe Chandlery", "0151 496 0121");
+    String call = petra.call("01514960121");
+    JsonNode other = other(petra);
+    assertThat(other.get("name").asString()).as("all they share").isEqualTo("Roe Chandlery");
+    assertThat(other.get("known").get("several")).hasSize(2);
+    String choice = "/api/calls/" + call + "/contact";
+    assertThat(petra.put(choice, Map.of("contact", zoe)).status()).isEqualTo(204);
+    assertThat(petra.put(choice, Map.of("contact", -1)).code()).isEqualTo("NO_SUCH_CONTACT");
+    petra.await(
+        push ->
+            push.has("calls")
+                && push.get("calls").get(0).get("other").get("name").asString().startsWith("Zoë"));
+    petra.service(call, "clear");
+    TestServer.get().restart();
+    try (Client later = Client.withoutPage(TestServer.get().address(), "petra")) {
+      JsonNode entry = later.get("/api/history").body().get("entries").get(0);
+      assertThat(entry.get("other").get("name").asString()).isEqualTo("Zoë Ní Bhriain");
+      assertThat(later.get("/api/contacts/" + zoe).status()).isEqualTo(200);
+    }
+  }
+
+  @Test
+  void what_is_ones_own_does_not_exist_for_anybody_else() {
+    long id = add(petra, true, "Sister Ana", "", "07700 900201");
+    assertThat(found(petra, "ana")).containsExactly("Sister Ana");
+    assertThat(found(samir, "ana")).isEmpty();
+    assertThat(found(samir, "900201")).isEmpty();
+    String path = "/api/contacts/" + id;
+    for (String each : List.of("", "/changes", "/picture")) {
+      assertThat(samir.get(path + each).code()).as(each).isEqualTo("NO_SUCH_CONTACT");
+    }
+    assertThat(samir.put(path, card("Ana", "", List.of())).code()).isEqualTo("NO_SUCH_CONTACT");
+    assertThat(samir.put(path + "/groups", Map.of("names", List.of(""))).code())
+        .isEqualTo("NO_SUCH_CONTACT");
+    assertThat(samir.delete(path).code()).isEqualTo("NO_SUCH_CONTACT");
+    assertThat(samir.get("/api/contacts").body().toString()).doesNotContain("Ana");
+    petra.delete(path);
+    assertThat(samir.post(path + "/restore", Map.of()).code()).isEqualTo("NO_SUCH_CONTACT");
+    samir.call("07700 900201");
+    assertThat(other(samir).get("name").asString()).isEqualTo("07700 900201");
+    samir.hangUp();
+    assertThat(petra.post(path + "/restore", Map.of()).status()).isEqualTo(200);
+    assertThat(found(petra, "ana")).containsExactly("Sister Ana");
+    petra.delete(path);
+    TestServer.get().clock().advance(Duration.ofHours(25));
+    assertThat(
+            Client.withoutPage(TestServer.get().address(), "petra")
+                .post(path + "/restore", Map.of())
+                .code())
+        .isEqualTo("NO_SUCH_CONTACT");
+  }
+
+  @Test
+  void what_is_wrong_with_a_card_is_said_and_nothing_is_stored() {
+    for (Map.Entry<Map<String, Object>, String> each :
+        Map.of(
+                card(" ", "", List.of("0151 496 0177")), "CARD_NAMELESS",
+                card("A", "", List.of("call me")), "CARD_NUMBER_UNREADABLE",
+                card("B", "", List.of("0191 498 0201")), "CARD_NUMBER_OF_OURS",
+                with(card("C", "", List.of()), "mails", List.of("c at example")),
+                    "CARD_MAIL_UNREADABLE")
+            .entrySet()) {
+      Answer refused = petra.post("/api/contacts", Map.of("own", false, "card", each.getKey()));
+      assertThat(refused.status()).isEqualTo(422);
+      assertThat(refused.code()).isEqualTo(each.getValue());
+    }
+    assertThat(found(petra, "A")).isEmpty();
+  }
+
+  private static Map<String, Object> with(Map<String, Object> card, String field, Object value) {
+    card.put(field, value);
+    return card;
+  }
+
+  @Test
+  void a_card_index_by_letter_tag_group_and_owner() {
+    for (int i = 0; i < 110; i++) {
+      add(petra, false, "Walrus %03d".formatted(i), "", "");
+    }
+    long own = add(petra, true, "Walrus own", "", "");
+    JsonNode first = petra.get("/api/contacts?from=walr").body();
+    assertThat(first.get("contacts")).hasSize(100);
+    JsonNode rest = petra.get("/api/contacts?after=" + first.get("next").asLong()).body();
+    assertThat(rest.get("contacts").get(0).get("title").asString()).isEqualTo("Walrus 100");
+    assertThat(rest.get("contacts").get(10).get("id").asLong()).isEqualTo(own);
+
+    petra.put("/api/contacts/" + own + "/groups", Map.of("names", List.of("", "Zoo")));
+    assertThat(petra.get("/api/contacts?whose=FAVOURITES").body().get("contacts")).hasSize(1);
+    assertThat(petra.get("/api/contacts?group=Zoo").body().get("contacts")).hasSize(1);
+    assertThat(samir.get("/api/contacts?group=Zoo").body().get("contacts")).isEmpty();
+    assertThat(petra.get("/api/contacts/filters").body().get("groups").get(0).asString())
+        .isEqualTo("Zoo");
+    assertThat(petra.get("/api/contacts?whose=OWN").body().get("contacts")).hasSize(1);
+    assertThat(petra.get("/api/contacts?text=walrus&whose=OWN").body().get("contacts")).hasSize(1);
+  }
+
+  @Test
+  void a_picture_is_checked_made_small_and_painted_anew() throws IOException {
+    long id = add(petra, false, "Nell Otway", "", "");
+    String path = "/api/contacts/" + id + "/picture";
+    assertThat(petra.get(path).code()).isEqualTo("NO_PICTURE");
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(900, 600, BufferedImage.TYPE_INT_ARGB), "png", png);
+    assertThat(petra.upload(path, png.toByteArray(), "image/png").status()).isEqualTo(204);
+    byte[] stored = petra.bytes(path).body();
+    BufferedImage picture = ImageIO.read(new ByteArrayInputStream(stored));
+    assertThat(picture.getWidth()).isEqualTo(256);
+    assertThat(petra.upload(path, "<svg/>".getBytes(), "image/png").code())
+        .isEqualTo("PICTURE_UNREADABLE");
+    assertThat(petra.upload(path, png.toByteArray(), "image/svg+xml").status()).isEqualTo(415);
+    assertThat(petra.bytes(path).body()).as("the one before stays").isEqualTo(stored);
+  }
+}
