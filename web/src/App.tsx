@@ -16,6 +16,9 @@ const Recordings = lazy(() =>
 const Voicemail = lazy(() =>
   import('./voicemail/Voicemail').then((view) => ({ default: view.Voicemail })),
 );
+const Contacts = lazy(() =>
+  import('./contacts/Contacts').then((view) => ({ default: view.Contacts })),
+);
 const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
@@ -44,6 +47,7 @@ export function App() {
             <Route path="/history" element={<History />} />
             <Route path="/history/recordings" element={<Recordings />} />
             <Route path="/voicemail" element={<Voicemail />} />
+            <Route path="/contacts" element={<Contacts />} />
             {session.me.standIns && <Route path="/outside" element={<Outside />} />}
             <Route path="*" element={<Navigate to="/desk" replace />} />
           </Routes>

@@ -99,8 +99,9 @@ export const put = <T = void>(path: string, body: unknown = {}) =>
 /** What is sent back is a file. */
 export const postForFile = async (path: string, body: unknown) =>
   (await send('POST', path, json(body))).blob();
-/** Puts a file of sound where it belongs. */
-export const putFile = (path: string, file: File) => request('PUT', path, file, 'audio/wav');
+/** Puts a file where it belongs. */
+export const putFile = <T = void>(path: string, file: Blob, type: string) =>
+  request<T>('PUT', path, file, type);
 export const del = <T = void>(path: string) => request<T>('DELETE', path);
 
 /** What to tell a person of an error, whatever it is. */

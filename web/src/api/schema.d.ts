@@ -212,6 +212,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contacts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put: operations["change_1"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put: operations["put"];
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["groups"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{call}/contact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["choose_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/voicemail/{id}/pass": {
         parameters: {
             query?: never;
@@ -285,7 +349,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_1"];
+        post: operations["remove_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -381,7 +445,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_2"];
+        post: operations["remove_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -557,7 +621,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_3"];
+        post: operations["remove_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -574,6 +638,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["hear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1003,7 +1099,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1147,7 +1243,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1307,7 +1403,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_2"];
+        get: operations["page_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1388,6 +1484,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/filters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["filters"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1486,7 +1614,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_6"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1604,6 +1732,22 @@ export interface components {
             earlier: number;
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "RECORD" | "STOP_RECORDING" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
         };
+        Candidate: {
+            /** Format: int64 */
+            contact: number;
+            name: string;
+            company: string;
+        };
+        CardBody: {
+            name: string;
+            company: string;
+            numbers: components["schemas"]["TypedLine"][];
+            mails: string[];
+            addresses: string[];
+            tags: string[];
+            note: string;
+            tone: string;
+        };
         Chosen: {
             ids: number[];
         };
@@ -1612,6 +1756,57 @@ export interface components {
             /** Format: int32 */
             limit: number;
             members: components["schemas"]["Member"][];
+        };
+        ContactBefore: {
+            name: string;
+            company: string;
+            numbers: components["schemas"]["NumberView"][];
+            mails: string[];
+            addresses: string[];
+            tags: string[];
+            note: string;
+        };
+        ContactChange: {
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            what: "ADDED" | "CHANGED" | "REMOVED" | "RESTORED";
+            before: components["schemas"]["ContactBefore"];
+        };
+        ContactFilters: {
+            tags: string[];
+            groups: string[];
+            /** Format: int32 */
+            size: number;
+        };
+        ContactGroups: {
+            names: string[];
+        };
+        ContactRow: {
+            /** Format: int64 */
+            id: number;
+            own: boolean;
+            title: string;
+            subtitle: string;
+            picture: boolean;
+            numbers: components["schemas"]["NumberView"][];
+        };
+        ContactView: {
+            row: components["schemas"]["ContactRow"];
+            name: string;
+            company: string;
+            mails: string[];
+            addresses: string[];
+            tags: string[];
+            note: string;
+            tone: string;
+            groups: string[];
+        };
+        ContactsPage: {
+            contacts: components["schemas"]["ContactRow"][];
+            /** Format: int64 */
+            next?: number;
         };
         Correction: {
             text: string;
@@ -1650,7 +1845,7 @@ export interface components {
             place: string;
         };
         Found: {
-            people: components["schemas"]["PersonView"][];
+            known: components["schemas"]["Known"][];
             group: components["schemas"]["PartyView"];
             slot: components["schemas"]["SlotView"];
             dials: components["schemas"]["Dial"][];
@@ -1715,7 +1910,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -1737,6 +1932,20 @@ export interface components {
         };
         Keys: {
             digits: string;
+        };
+        Known: {
+            person: components["schemas"]["PersonView"];
+            contact: components["schemas"]["ContactRow"];
+        };
+        KnownView: {
+            /** Format: int64 */
+            contact?: number;
+            company: string;
+            /** @enum {string} */
+            type?: "WORK" | "MOBILE" | "HOME" | "MAIN" | "FAX" | "OTHER";
+            tone: string;
+            picture: boolean;
+            several: components["schemas"]["Candidate"][];
         };
         LeavingView: {
             call: string;
@@ -1835,6 +2044,10 @@ export interface components {
             /** @enum {string} */
             callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
         };
+        NewContactBody: {
+            own: boolean;
+            card: components["schemas"]["CardBody"];
+        };
         NewPassword: {
             present: string;
             next: string;
@@ -1852,6 +2065,13 @@ export interface components {
             about: {
                 [key: string]: string;
             };
+        };
+        NumberView: {
+            /** @enum {string} */
+            type: "WORK" | "MOBILE" | "HOME" | "MAIN" | "FAX" | "OTHER";
+            shown: string;
+            extension: string;
+            dial: string;
         };
         Offered: {
             device: string;
@@ -1891,6 +2111,7 @@ export interface components {
             /** Format: int64 */
             person?: number;
             dial?: string;
+            known: components["schemas"]["KnownView"];
         };
         Passing: {
             /** Format: int64 */
@@ -2163,6 +2384,12 @@ export interface components {
             /** Format: date-time */
             until?: string;
         };
+        TypedLine: {
+            /** @enum {string} */
+            type: "WORK" | "MOBILE" | "HOME" | "MAIN" | "FAX" | "OTHER";
+            number: string;
+            extension: string;
+        };
         VoicemailPage: {
             messages: components["schemas"]["MessageView"][];
             /** Format: int32 */
@@ -2182,6 +2409,10 @@ export interface components {
             since: string;
             /** Format: date-time */
             back: string;
+        };
+        WhoItIs: {
+            /** Format: int64 */
+            contact: number;
         };
         Word: {
             text: string;
@@ -2207,8 +2438,17 @@ export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallView = components['schemas']['CallView'];
+export type SchemaCandidate = components['schemas']['Candidate'];
+export type SchemaCardBody = components['schemas']['CardBody'];
 export type SchemaChosen = components['schemas']['Chosen'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
+export type SchemaContactBefore = components['schemas']['ContactBefore'];
+export type SchemaContactChange = components['schemas']['ContactChange'];
+export type SchemaContactFilters = components['schemas']['ContactFilters'];
+export type SchemaContactGroups = components['schemas']['ContactGroups'];
+export type SchemaContactRow = components['schemas']['ContactRow'];
+export type SchemaContactView = components['schemas']['ContactView'];
+export type SchemaContactsPage = components['schemas']['ContactsPage'];
 export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
@@ -2227,6 +2467,8 @@ export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeeping = components['schemas']['Keeping'];
 export type SchemaKeys = components['schemas']['Keys'];
+export type SchemaKnown = components['schemas']['Known'];
+export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
@@ -2239,10 +2481,12 @@ export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaMyCalls = components['schemas']['MyCalls'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNewCall = components['schemas']['NewCall'];
+export type SchemaNewContactBody = components['schemas']['NewContactBody'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
 export type SchemaNewRemark = components['schemas']['NewRemark'];
 export type SchemaNote = components['schemas']['Note'];
 export type SchemaNoticeView = components['schemas']['NoticeView'];
+export type SchemaNumberView = components['schemas']['NumberView'];
 export type SchemaOffered = components['schemas']['Offered'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOutside = components['schemas']['Outside'];
@@ -2288,8 +2532,10 @@ export type SchemaTips = components['schemas']['Tips'];
 export type SchemaToCallBack = components['schemas']['ToCallBack'];
 export type SchemaTyped = components['schemas']['Typed'];
 export type SchemaTypedGreeting = components['schemas']['TypedGreeting'];
+export type SchemaTypedLine = components['schemas']['TypedLine'];
 export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
 export type SchemaWaiting = components['schemas']['Waiting'];
+export type SchemaWhoItIs = components['schemas']['WhoItIs'];
 export type SchemaWord = components['schemas']['Word'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -2694,6 +2940,184 @@ export interface operations {
             };
         };
     };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    groups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContactGroups"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    choose_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhoItIs"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     pass: {
         parameters: {
             query?: never;
@@ -2788,7 +3212,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2960,7 +3384,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3212,7 +3636,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -3254,6 +3678,79 @@ export interface operations {
                 };
                 content: {
                     "audio/wav": string;
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: {
+                text?: string;
+                whose?: "ALL" | "OFFICE" | "OWN" | "FAVOURITES";
+                tag?: string;
+                group?: string;
+                from?: string;
+                after?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactsPage"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewContactBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
+                };
+            };
+        };
+    };
+    restore_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactView"];
                 };
             };
         };
@@ -3852,7 +4349,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: {
                 onlyNew?: boolean;
@@ -4064,7 +4561,7 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    page_2: {
         parameters: {
             query?: {
                 before?: string;
@@ -4280,7 +4777,7 @@ export interface operations {
             };
         };
     };
-    page_2: {
+    page_3: {
         parameters: {
             query?: {
                 filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE";
@@ -4412,6 +4909,48 @@ export interface operations {
             };
         };
     };
+    changes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactChange"][];
+                };
+            };
+        };
+    };
+    filters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactFilters"];
+                };
+            };
+        };
+    };
     course: {
         parameters: {
             query?: {
@@ -4519,7 +5058,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;

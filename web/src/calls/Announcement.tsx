@@ -5,7 +5,7 @@ import { useNow } from '../live/now';
 import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
 import { CallButton } from './CallButton';
-import { nameOf } from './order';
+import { aboutParty, nameOf } from './order';
 
 interface Props {
   /** The call to the colleague. */
@@ -43,11 +43,7 @@ export function Announcement({ call, caller }: Props) {
         <div className="min-w-0 flex-1">
           <h3 className="flex flex-wrap items-baseline gap-x-2">
             <span className="text-lg leading-snug font-bold">{target}</span>
-            <span className="quiet">
-              {[call.other.place, call.other.name === call.other.number ? '' : call.other.number]
-                .filter(Boolean)
-                .join(' · ')}
-            </span>
+            <span className="quiet">{aboutParty(call.other, t).join(' · ')}</span>
           </h3>
           <p className="quiet">{about}</p>
         </div>

@@ -11,9 +11,10 @@ import { KeysPanel } from './KeysPanel';
 import { Members } from './Members';
 import { useCallDrag, useDrop } from './drag';
 import { howItCame } from './howItCame';
-import { nameOf } from './order';
+import { aboutParty, nameOf } from './order';
 import { useCallStore } from './store';
 import { TapeSign } from './TapeSign';
+import { WhoIsIt } from './WhoIsIt';
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -47,9 +48,7 @@ export function CallStrip({ call }: { call: CallView }) {
           .join(', '),
       })
     : name;
-  const details = call.conference
-    ? []
-    : [call.other.place, call.other.name === call.other.number ? '' : call.other.number];
+  const details = call.conference ? [] : aboutParty(call.other, t);
 
   return (
     <article
@@ -69,10 +68,11 @@ export function CallStrip({ call }: { call: CallView }) {
           >
             <span className="max-w-full text-lg leading-snug font-bold break-words">{title}</span>
             <span className={`quiet ${compact ? 'min-w-0 truncate' : ''}`}>
-              {details.filter(Boolean).join(' · ')}
+              {details.join(' · ')}
             </span>
           </h3>
           {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
+          {!call.conference && <WhoIsIt call={call} />}
           <TapeSign call={call} />
         </div>
         {compact && <Waiting call={call} />}

@@ -1,3 +1,4 @@
+import type { TFunction } from 'i18next';
 import type { CallView, PartyView } from '../api/types';
 
 /** The call that rings longest here, and the one I am in. */
@@ -12,6 +13,18 @@ export function activeCall(calls: CallView[]) {
 /** Who is at the other end, in words. */
 export function nameOf(party: PartyView, withheld: string): string {
   return party.name || withheld;
+}
+
+/** What more is known of whoever is at the other end: company, which of their numbers, place. */
+export function aboutParty(party: PartyView, t: TFunction): string[] {
+  const { known } = party;
+  const number = party.name === party.number ? '' : (party.number ?? '');
+  const type = known?.type && known.type !== 'OTHER' ? t(`numberType.${known.type}`) : '';
+  return [
+    known?.company ?? '',
+    [type, number].filter(Boolean).join(' '),
+    known?.contact ? '' : party.place,
+  ].filter(Boolean);
 }
 
 /** What rings comes first, what is held last; a call that is announced stands with its announcement. */

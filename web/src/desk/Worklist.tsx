@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { get, sentence } from '../api/client';
 import type { MessageView, SlotView, ToCallBack } from '../api/types';
-import { nameOf } from '../calls/order';
+import { aboutParty, nameOf } from '../calls/order';
 import { takeParked } from '../calls/services';
 import { useCallStore } from '../calls/store';
 import { useNow } from '../live/now';
@@ -98,8 +98,7 @@ function NewMessage({ message }: { message: MessageView }) {
   const { t } = useTranslation();
   const now = useNow();
   const about = [
-    message.who.place,
-    message.who.name === message.who.number ? '' : message.who.number,
+    ...aboutParty(message.who, t),
     message.line ? t('history.onLine', { line: message.line }) : '',
     t('worklist.message', { length: clockTime(message.length) }),
   ];
@@ -133,8 +132,7 @@ function Missed({ missed }: { missed: ToCallBack }) {
   const now = useNow();
   const name = nameOf(missed.who, t('party.withheld'));
   const about = [
-    missed.who.place,
-    missed.who.name === missed.who.number ? '' : missed.who.number,
+    ...aboutParty(missed.who, t),
     missed.line ? t('history.onLine', { line: missed.line }) : '',
   ];
   return (

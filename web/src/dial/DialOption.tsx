@@ -1,4 +1,4 @@
-import { IconParking, IconPhone, IconUsers } from '@tabler/icons-react';
+import { IconAddressBook, IconParking, IconPhone, IconUsers } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../frame/KeyCap';
@@ -59,6 +59,24 @@ function OptionText({ option }: { option: Choice }) {
           </span>
         </span>
         <span>{person.extension}</span>
+      </>
+    );
+  }
+  if (option.kind === 'contact') {
+    const { contact, number } = option;
+    return (
+      <>
+        <IconAddressBook size={16} aria-hidden="true" className="shrink-0" />
+        <span className="min-w-0 flex-1 truncate">
+          <span className="font-semibold">{contact.title}</span>{' '}
+          <span className="quiet">
+            {[contact.subtitle, t(`numberType.${number.type}`)].filter(Boolean).join(' · ')}
+          </span>
+        </span>
+        <span className="shrink-0">
+          {number.shown}
+          {number.extension && ` ${t('dial.extension', { digits: number.extension })}`}
+        </span>
       </>
     );
   }

@@ -1,14 +1,23 @@
-import type { Dial, Found, PartyView, PersonView, SlotView } from '../api/types';
+import type {
+  ContactRow,
+  Dial,
+  Found,
+  NumberView,
+  PartyView,
+  PersonView,
+  SlotView,
+} from '../api/types';
 
 /** Something the dial field offers to call. */
 export type Choice = { key: string; to: string } & (
   | { kind: 'person'; person: PersonView }
+  | { kind: 'contact'; contact: ContactRow; number: NumberView }
   | { kind: 'group'; group: PartyView }
   | { kind: 'slot'; slot: SlotView }
   | { kind: 'number'; dial: Dial }
 );
 
-/** What was found as one list, what Enter calls first: a number that can be dialled, then people. */
+/** What was found as one list, what Enter calls first: a number that can be dialled, then whoever is known. */
 export function choices(found: Found): Choice[] {
   const all: Choice[] = [];
   for (const dial of found.dials.filter((each) => !each.problem)) {
@@ -20,8 +29,15 @@ export function choices(found: Found): Choice[] {
   if (found.group) {
     all.push({ kind: 'group', key: 'group', to: found.group.dial ?? '', group: found.group });
   }
-  for (const person of found.people) {
-    all.push({ kind: 'person', key: String(person.id), to: person.extension, person });
+  for (const { person, contact } of found.known) {
+    if (person) {
+      all.push({ kind: 'person', key: `p${person.id}`, to: person.extension, person });
+    }
+    // Each of a contact's numbers can be meant.
+    for (const number of contact?.numbers ?? []) {
+      const key = `c${contact?.id} ${number.dial}`;
+      all.push({ kind: 'contact', key, to: number.dial, contact: contact as ContactRow, number });
+    }
   }
   return all;
 }

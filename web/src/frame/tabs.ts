@@ -6,6 +6,7 @@ export function tabs(me: Me) {
     { path: '/desk', word: 'tab.desk', key: 'B' },
     { path: '/history', word: 'tab.history', key: 'Y' },
     { path: '/voicemail', word: 'tab.voicemail', key: 'I' },
+    { path: '/contacts', word: 'tab.contacts', key: 'Z' },
     ...(me.standIns ? [{ path: '/outside', word: 'tab.outside', key: 'N' }] : []),
   ];
 }

@@ -2,7 +2,7 @@ import { IconArrowDownLeft, IconArrowUpRight, IconChevronDown } from '@tabler/ic
 import { Suspense, lazy, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
-import { nameOf } from '../calls/order';
+import { aboutParty, nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { clockTime, dayAndTime, timeOfDay } from '../words/time';
@@ -26,8 +26,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   const { missed } = entry;
   const Arrow = entry.direction === 'PLACED' ? IconArrowUpRight : IconArrowDownLeft;
   const about = [
-    entry.other.place,
-    entry.other.name === entry.other.number ? '' : entry.other.number,
+    ...aboutParty(entry.other, t),
     entry.line ? t('history.onLine', { line: entry.line }) : '',
   ];
 

@@ -34,6 +34,12 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   HISTORY: (_, queries) => void askAgain(queries, 'history'),
   VOICEMAIL: (_, queries) => void askAgain(queries, 'voicemail'),
   RECORDINGS: (_, queries) => void askAgain(queries, 'recordings'),
+  CONTACTS(_, queries) {
+    void askAgain(queries, 'contacts');
+    for (const shown of ['history', 'voicemail', 'recordings', 'to-call-back', 'find']) {
+      void askAgain(queries, shown); // they name whoever they speak of
+    }
+  },
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
   SPEAKING: (data) => soundStore.take(data as Speaking[]),
   OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { RecordingOpened } from '../api/types';
-import { nameOf } from '../calls/order';
+import { aboutParty, nameOf } from '../calls/order';
 import { Controls } from '../player/Controls';
 import { Note } from '../player/Note';
 import { type Player, usePlayer } from '../player/usePlayer';
@@ -39,11 +39,7 @@ function Whole({ opened }: { opened: RecordingOpened }) {
       <header className="flex flex-wrap items-baseline gap-x-3">
         <h2 className="text-xl font-bold break-words">{name}</h2>
         <span className="quiet">
-          {[
-            other.place,
-            other.name === other.number ? '' : other.number,
-            line && t('history.onLine', { line }),
-          ]
+          {[...aboutParty(other, t), line && t('history.onLine', { line })]
             .filter(Boolean)
             .join(' · ')}
         </span>

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
-import { activeCall, nameOf } from '../calls/order';
+import { aboutParty, activeCall, nameOf } from '../calls/order';
 import { useCalls } from '../calls/store';
 import { toneFor, useSoundSettings } from '../sound/settings';
 import { useNewMessages } from '../voicemail/messages';
@@ -52,7 +52,7 @@ export function useAlerts() {
       ringing.map((call) => ({
         id: call.id,
         title: t('title.ringing', { name: nameOf(call.other, t('party.withheld')) }),
-        body: [call.other.number, call.other.place, call.line].filter(Boolean).join(' · '),
+        body: [...aboutParty(call.other, t), call.line].filter(Boolean).join(' · '),
       })),
     );
   });

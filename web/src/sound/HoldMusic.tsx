@@ -52,7 +52,11 @@ export function HoldMusic() {
               event.target.value = '';
               if (file) {
                 void change(
-                  putFile(`/api/office/hold-music?name=${encodeURIComponent(file.name)}`, file),
+                  putFile(
+                    `/api/office/hold-music?name=${encodeURIComponent(file.name)}`,
+                    file,
+                    'audio/wav',
+                  ),
                 );
               }
             }}

@@ -64,10 +64,11 @@ function same(typed: string, number: string): boolean {
 
 /** The tone with which a call from there rings. */
 export function toneFor(
-  party: { kind: string; number?: string; dial?: string },
+  party: { kind: string; number?: string; dial?: string; known?: { tone: string } },
   settings: SoundSettings,
 ): Tone {
   const number = digits(party.dial ?? party.number ?? '');
   const own = settings.chosen.find((each) => number !== '' && same(each.number, number));
-  return own?.tone ?? (party.kind === 'PERSON' ? settings.inside : settings.outside);
+  const carded = TONES.find((tone) => tone === party.known?.tone);
+  return own?.tone ?? carded ?? (party.kind === 'PERSON' ? settings.inside : settings.outside);
 }

@@ -10,7 +10,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { MessageLetter, MessageView } from '../api/types';
-import { nameOf } from '../calls/order';
+import { aboutParty, nameOf } from '../calls/order';
 import { callParty } from '../calls/services';
 import { useCalls } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
@@ -52,8 +52,7 @@ function Opened({ letter }: { letter: MessageLetter }) {
         <h2 className="text-xl font-bold break-words">{name}</h2>
         <span className="quiet">
           {[
-            message.who.place,
-            message.who.name === message.who.number ? '' : message.who.number,
+            ...aboutParty(message.who, t),
             message.line && t('history.onLine', { line: message.line }),
           ]
             .filter(Boolean)

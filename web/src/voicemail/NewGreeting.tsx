@@ -77,7 +77,11 @@ export function NewGreeting({ address, ends, onKept }: Props) {
     setDraft({
       sound: URL.createObjectURL(file),
       keep: (end) =>
-        putFile(`${address}/sound${end ? `?until=${encodeURIComponent(end)}` : ''}`, file),
+        putFile(
+          `${address}/sound${end ? `?until=${encodeURIComponent(end)}` : ''}`,
+          file,
+          'audio/wav',
+        ),
     });
   }
 

@@ -92,7 +92,7 @@ class OfficeOverHttpTest {
           .isEqualTo(204);
       tomasz.awaitNoCalls();
       assertThat(wrenna.get("/api/desk").code()).isEqualTo("SIGNED_OUT");
-      assertThat(tomasz.get("/api/find?text=wrenna").body().get("people")).isEmpty();
+      assertThat(tomasz.get("/api/find?text=wrenna").body().get("known")).isEmpty();
       JsonNode entry = tomasz.get("/api/history").body().get("entries").get(0);
       assertThat(entry.get("other").get("name").asString())
           .as("whoever has left is still known by name")

@@ -194,17 +194,37 @@ public final class ContactBook {
   }
 
   /**
+   * A contact that was found.
+   *
+   * @param rank how well it fits what was typed, smaller being better, by the same measure as
+   *     {@link oficina.core.people.PeopleFinder.Found}
+   */
+  public record Found(Contact contact, int rank) {}
+
+  /** The best, with how well each fits. */
+  public List<Found> ranked(String typed, PersonId viewer, int limit) {
+    return best(typed, contact -> contact.visibleTo(viewer), limit).stream()
+        .map(hit -> new Found(hit.listed().contact(), hit.rank()))
+        .toList();
+  }
+
+  /**
    * The same among some of them.
    *
    * @param wanted which of them
    */
   public List<Contact> find(String typed, PersonId viewer, Predicate<Contact> wanted, int limit) {
+    return best(typed, contact -> contact.visibleTo(viewer) && wanted.test(contact), limit).stream()
+        .map(hit -> hit.listed().contact())
+        .toList();
+  }
+
+  private List<Hit> best(String typed, Predicate<Contact> wanted, int limit) {
     Query query = Query.of(typed);
     if (query.isEmpty()) {
       return List.of();
     }
-    Best best =
-        new Best(query, contact -> contact.visibleTo(viewer) && wanted.test(contact), limit);
+    Best best = new Best(query, wanted, limit);
     candidates(query, best);
     return best.inOrder();
   }
@@ -262,8 +282,8 @@ public final class ContactBook {
       }
     }
 
-    List<Contact> inOrder() {
-      return worstFirst.stream().sorted().map(hit -> hit.listed().contact()).toList();
+    List<Hit> inOrder() {
+      return worstFirst.stream().sorted().toList();
     }
   }
 

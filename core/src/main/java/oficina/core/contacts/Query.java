@@ -16,14 +16,14 @@ record Query(List<String> words, String joined, String digits) {
   static final int NO_MATCH = 100;
 
   private static final int WHOLE_NUMBER = 0;
-  private static final int NAME = 1;
-  private static final int WORD_OF_NAME = 2;
-  private static final int WORDS_OF_NAME = 3;
-  private static final int COMPANY = 4;
+  private static final int NAME = 2;
+  private static final int WORD_OF_NAME = 3;
+  private static final int WORDS_OF_NAME = 4;
   private static final int INITIALS = 5;
-  private static final int MIXED = 6;
-  private static final int SPELLED = 7;
-  private static final int PART_OF_NUMBER = 8;
+  private static final int COMPANY = 6;
+  private static final int MIXED = 7;
+  private static final int SPELLED = 8;
+  private static final int PART_OF_NUMBER = 9;
 
   /** Fewer digits are in every number. */
   static final int SHORTEST_PART = 3;
@@ -86,11 +86,11 @@ record Query(List<String> words, String joined, String digits) {
     if (inName) {
       return words.size() == 1 ? WORD_OF_NAME : WORDS_OF_NAME;
     }
-    if (anywhere && company && words.size() == 1) {
-      return COMPANY;
-    }
     if (isInitials() && listed.initials().startsWith(initials())) {
       return INITIALS;
+    }
+    if (anywhere && company && words.size() == 1) {
+      return COMPANY;
     }
     if (anywhere) {
       return MIXED;

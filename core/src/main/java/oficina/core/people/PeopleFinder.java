@@ -16,6 +16,14 @@ public final class PeopleFinder {
   private record Entry(
       Person person, String name, List<String> words, String initials, List<String> keys) {}
 
+  /**
+   * Somebody who was found.
+   *
+   * @param rank how well they fit what was typed, smaller being better; 2 for the beginning of the
+   *     name, 3 for that of a word of it, 5 for initials
+   */
+  public record Found(Person person, int rank) {}
+
   private record Hit(Person person, int rank, String order) {}
 
   public PeopleFinder(List<Person> people) {
@@ -41,6 +49,11 @@ public final class PeopleFinder {
    * @param limit at most this many
    */
   public List<Person> find(String query, int limit) {
+    return ranked(query, limit).stream().map(Found::person).toList();
+  }
+
+  /** The same, with how well each fits. */
+  public List<Found> ranked(String query, int limit) {
     List<String> wanted = Words.of(query);
     if (wanted.size() > 1 && wanted.stream().allMatch(word -> word.matches("[0-9]+"))) {
       wanted = List.of(String.join("", wanted)); // an extension typed with blanks
@@ -63,7 +76,7 @@ public final class PeopleFinder {
                 .thenComparing(Hit::order)
                 .thenComparing(hit -> hit.person().extension()))
         .limit(limit)
-        .map(Hit::person)
+        .map(hit -> new Found(hit.person(), hit.rank()))
         .toList();
   }
 

@@ -6,7 +6,15 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The addresses of views, which are all one page. */
 @Controller
 class PagesController {
-  @GetMapping({"/desk", "/history", "/history/recordings", "/voicemail", "/outside", "/sign-in"})
+  @GetMapping({
+    "/desk",
+    "/history",
+    "/history/recordings",
+    "/voicemail",
+    "/contacts",
+    "/outside",
+    "/sign-in"
+  })
   String page() {
     return "forward:/index.html";
   }

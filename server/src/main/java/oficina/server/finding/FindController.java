@@ -1,9 +1,10 @@
 package oficina.server.finding;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 import oficina.core.call.Party;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.Person;
@@ -47,18 +48,21 @@ class FindController {
   /**
    * What was found.
    *
-   * @param people best first
-   * @param contacts best first
+   * @param known people and contacts, best first
    * @param group a group with the typed extension or a name that begins so
    * @param slot the park slot with the typed number
    * @param dials how the text would be dialled: of several numbers each; empty when it is none
    */
   record Found(
-      List<PersonView> people,
-      List<ContactRow> contacts,
+      List<Known> known,
       @Schema(nullable = true) @Nullable PartyView group,
       @Schema(nullable = true) @Nullable SlotView slot,
       List<Dial> dials) {}
+
+  /** A person or a contact. */
+  record Known(
+      @Schema(nullable = true) @Nullable PersonView person,
+      @Schema(nullable = true) @Nullable ContactRow contact) {}
 
   /**
    * How a text would be dialled.
@@ -88,22 +92,37 @@ class FindController {
     String wanted = text.length() > 100 ? "" : text;
     String extension = dialled.extension();
     return new Found(
-        people(wanted, extension),
-        contacts.ask(book -> book.find(wanted, me.id(), MOST)).stream().map(cards::row).toList(),
+        known(wanted, extension, me.id()),
         group(extension == null ? wanted : extension, me.id()),
         pushes.slot(wanted.strip(), me.id()),
         dials(text, dialled, me.id()));
   }
 
-  /** Whoever has the extension that was written in some way comes first. */
-  private List<PersonView> people(String text, @Nullable String extension) {
-    Stream<Person> meant =
-        extension == null ? Stream.empty() : office.directory().personAt(extension).stream();
-    return Stream.concat(meant, office.finder().find(text, MOST).stream())
-        .distinct()
+  private record Ranked(int rank, Known known) {}
+
+  /** Whoever has the extension that was written in some way comes first, people before contacts. */
+  private List<Known> known(String text, @Nullable String extension, PersonId me) {
+    List<Ranked> found = new ArrayList<>();
+    office
+        .directory()
+        .personAt(extension == null ? "" : extension)
+        .ifPresent(person -> found.add(new Ranked(-1, known(person))));
+    office.finder().ranked(text, MOST).stream()
+        .filter(each -> !each.person().extension().equals(extension))
+        .forEach(each -> found.add(new Ranked(each.rank(), known(each.person()))));
+    contacts
+        .ask(book -> book.ranked(text, me, MOST))
+        .forEach(
+            each -> found.add(new Ranked(each.rank(), new Known(null, cards.row(each.contact())))));
+    return found.stream()
+        .sorted(Comparator.comparingInt(Ranked::rank))
         .limit(MOST)
-        .map(person -> pushes.person(person.id()))
+        .map(Ranked::known)
         .toList();
+  }
+
+  private Known known(Person person) {
+    return new Known(pushes.person(person.id()), null);
   }
 
   private @Nullable PartyView group(String text, PersonId me) {

@@ -1,6 +1,7 @@
 package oficina.server.standins;
 
 import oficina.server.OficinaProperties;
+import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.journal.JournalStore;
 import oficina.server.office.OfficeData;
@@ -52,9 +53,11 @@ class StandIns {
       MovableClock clock,
       Speaker speaker,
       LeftBefore messages,
-      RecordedBefore recordings) {
+      RecordedBefore recordings,
+      Contacts contacts) {
     return () -> {
       if (journal.lastSeq() == 0) {
+        new DemoContacts(office, contacts).add();
         new DemoPast(office, journal).write(clock.instant());
         new DemoMessages(office, speaker, messages).leave(clock.instant());
         new DemoRecordings(office, speaker, recordings).file(clock.instant());

@@ -1,0 +1,209 @@
+import { IconSearch } from '@tabler/icons-react';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { sentence } from '../api/client';
+import { useCalls } from '../calls/store';
+import { useKeys } from '../frame/keys';
+import { useSettled } from '../live/useSettled';
+import { addWords } from '../words';
+import { CardForm } from './CardForm';
+import { CardList } from './CardList';
+import { OpenCard } from './OpenCard';
+import { type Wanted, add, blank, pageOf, useFilters } from './contacts';
+import words from './words.view.en.json';
+
+addWords(words);
+
+const WHOSE = ['ALL', 'OFFICE', 'OWN', 'FAVOURITES'] as const;
+const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
+/** Whoever pauses so long while typing wants to see what there is. */
+const TYPING_MS = 100;
+
+/** The card index: letters along the edge, cards in a column, the open card at the right. */
+export function Contacts() {
+  const { t } = useTranslation();
+  const [text, setText] = useState('');
+  const [narrowed, setNarrowed] = useState<Omit<Wanted, 'text'>>({
+    whose: 'ALL',
+    tag: '',
+    group: '',
+    from: '',
+  });
+  const [address, setAddress] = useSearchParams();
+  const open = Number(address.get('card')) || undefined;
+  const setOpen = (id?: number) => setAddress(id ? { card: String(id) } : {}, { replace: true });
+  const [writing, setWriting] = useState(false);
+  const filters = useFilters();
+  const wanted = { ...narrowed, text: useSettled(text.trim(), TYPING_MS) };
+  const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
+    useInfiniteQuery(pageOf(wanted));
+  const cards = data?.pages.flatMap((page) => page.contacts) ?? [];
+  const free = useCalls().length < 2;
+
+  const step = (by: number) => () => {
+    const at = cards.findIndex((each) => each.id === open);
+    const next = cards[at < 0 ? 0 : Math.max(0, Math.min(cards.length - 1, at + by))];
+    setOpen(next?.id);
+    return next !== undefined;
+  };
+  useKeys(
+    free
+      ? [
+          { key: 'arrowdown', run: step(1) },
+          { key: 'arrowup', run: step(-1) },
+        ]
+      : [],
+  );
+  const narrow = (change: Partial<Wanted>) => setNarrowed({ ...narrowed, ...change });
+
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <h1 className="sr-only">{t('tab.contacts')}</h1>
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        <label className="input input-sm bg-base-100 w-72 max-sm:w-full">
+          <IconSearch size={16} aria-hidden="true" />
+          <input
+            type="search"
+            aria-label={t('contacts.search')}
+            placeholder={t('contacts.search')}
+            maxLength={100}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
+        <div role="group" aria-label={t('contacts.whose')} className="flex flex-wrap gap-1">
+          {WHOSE.map((each) => (
+            <button
+              key={each}
+              type="button"
+              aria-pressed={narrowed.whose === each}
+              className={`btn btn-sm ${narrowed.whose === each ? 'btn-primary' : 'btn-plain'}`}
+              onClick={() => narrow({ whose: each })}
+            >
+              {t(`contacts.of.${each}`)}
+            </button>
+          ))}
+        </div>
+        <Narrow
+          label={t('contacts.tag')}
+          any={t('contacts.anyTag')}
+          of={filters?.tags}
+          value={narrowed.tag}
+          onChoose={(tag) => narrow({ tag })}
+        />
+        <Narrow
+          label={t('contacts.group')}
+          any={t('contacts.anyGroup')}
+          of={filters?.groups}
+          value={narrowed.group}
+          onChoose={(group) => narrow({ group })}
+        />
+        <button
+          type="button"
+          className="btn btn-sm btn-primary ml-auto"
+          onClick={() => {
+            setWriting(true);
+            setOpen();
+          }}
+        >
+          {t('contacts.new')}
+        </button>
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[430px_minmax(0,1fr)]">
+        <div className="sheet flex min-h-0 overflow-hidden max-lg:h-[45dvh]">
+          <div className="flex min-w-0 flex-1 flex-col">
+            {error && (
+              <p role="alert" className="text-error p-4 font-semibold">
+                {sentence(error)}
+              </p>
+            )}
+            {isPending && <p className="quiet p-4">{t('loading')}</p>}
+            {data && cards.length === 0 && (
+              <p className="quiet p-4">
+                {t(filters?.size ? 'contacts.noneFound' : 'contacts.none')}
+              </p>
+            )}
+            <CardList
+              cards={cards}
+              open={open}
+              onOpen={setOpen}
+              onMore={hasNextPage && !isFetchingNextPage ? () => void fetchNextPage() : undefined}
+            />
+          </div>
+          <nav
+            aria-label={t('contacts.letters')}
+            className="border-base-300 flex w-7 shrink-0 flex-col border-l"
+          >
+            {LETTERS.map((each) => (
+              <button
+                key={each}
+                type="button"
+                aria-label={t('contacts.letter', { letter: each })}
+                aria-pressed={narrowed.from === each}
+                className={`min-h-0 flex-1 text-xs leading-none ${
+                  narrowed.from === each ? 'bg-primary text-primary-content' : 'hover:bg-base-200'
+                }`}
+                onClick={() => {
+                  setText('');
+                  narrow({ from: narrowed.from === each ? '' : each });
+                }}
+              >
+                {each}
+              </button>
+            ))}
+          </nav>
+        </div>
+        <section
+          aria-label={t('contacts.card')}
+          className="sheet min-h-0 overflow-y-auto p-5 sm:p-6"
+        >
+          {open !== undefined ? (
+            <OpenCard key={open} id={open} onGone={() => setOpen()} />
+          ) : writing ? (
+            <>
+              <h2 className="mb-4 text-lg font-bold">{t('contacts.newTitle')}</h2>
+              <CardForm
+                card={blank()}
+                fresh
+                onKeep={async (own, card) => {
+                  setOpen((await add(own, card)).row.id);
+                  setWriting(false);
+                }}
+                onCancel={() => setWriting(false)}
+              />
+            </>
+          ) : (
+            <p className="quiet">{t('contacts.openOne')}</p>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+interface NarrowProps {
+  label: string;
+  any: string;
+  of?: string[];
+  value: string;
+  onChoose: (value: string) => void;
+}
+
+/** Narrows the cards down to one of these; absent when there are none. */
+function Narrow({ label, any, of = [], value, onChoose }: NarrowProps) {
+  return of.length === 0 ? null : (
+    <select
+      aria-label={label}
+      className="select select-sm w-32"
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      <option value="">{any}</option>
+      {of.map((each) => (
+        <option key={each}>{each}</option>
+      ))}
+    </select>
+  );
+}
