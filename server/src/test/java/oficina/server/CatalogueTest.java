@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import oficina.core.contacts.Draft;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.notices.Notice;
 import oficina.core.numbers.Dialled;
@@ -49,6 +50,9 @@ class CatalogueTest {
     }
     for (PasswordRules.Weakness weakness : PasswordRules.Weakness.values()) {
       codes.add("PASSWORD_" + weakness);
+    }
+    for (Draft.Flaw flaw : Draft.Flaw.values()) {
+      codes.add("CARD_" + flaw);
     }
     for (BadSoundException.Reason reason : BadSoundException.Reason.values()) {
       codes.add("SOUND_" + reason);

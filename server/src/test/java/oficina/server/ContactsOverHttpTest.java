@@ -21,16 +21,16 @@ import tools.jackson.databind.JsonNode;
 /** Contacts of the office and of each person, and who is who wherever a number is shown. */
 @ExtendWith(TestServer.class)
 class ContactsOverHttpTest {
-  private final Client petra = Client.signedIn("petra");
-  private final Client samir = Client.signedIn("samir");
+  private final Client lotte = Client.signedIn("lotte");
+  private final Client joss = Client.signedIn("joss");
   private final List<Long> added = new ArrayList<>();
 
   @AfterEach
   void end() {
-    added.forEach(id -> petra.delete("/api/contacts/" + id));
-    petra.hangUp();
-    petra.close();
-    samir.close();
+    added.forEach(id -> lotte.delete("/api/contacts/" + id));
+    lotte.hangUp();
+    lotte.close();
+    joss.close();
   }
 
   /** A card with these numbers; {@code more} in the place of what is usual. */
@@ -67,7 +67,7 @@ class ContactsOverHttpTest {
         .body()
         .get("known")
         .forEach(each -> titles.add(each.path("contact").path("title").asString("")));
-    titles.remove("");
+    titles.removeIf(String::isEmpty);
     return titles;
   }
 
@@ -77,48 +77,48 @@ class ContactsOverHttpTest {
 
   @Test
   void a_contact_is_found_and_known_in_every_call() {
-    long id = add(petra, false, "Dov Hartigan", "Hartigan Haulage", "(0151) 496-0177");
-    assertThat(found(samir, "hart")).containsExactly("Dov Hartigan");
-    assertThat(found(samir, "0177")).containsExactly("Dov Hartigan");
-    String call = petra.call("0151 496 0177");
-    JsonNode other = other(petra);
+    long id = add(lotte, false, "Dov Hartigan", "Hartigan Haulage", "(0151) 496-0177");
+    assertThat(found(joss, "hart")).containsExactly("Dov Hartigan");
+    assertThat(found(joss, "0177")).containsExactly("Dov Hartigan");
+    String call = lotte.call("0151 496 0177");
+    JsonNode other = other(lotte);
     assertThat(other.get("name").asString()).isEqualTo("Dov Hartigan");
     assertThat(other.get("number").asString()).isEqualTo("0151 496 0177");
     assertThat(other.get("known").get("company").asString()).isEqualTo("Hartigan Haulage");
     assertThat(other.get("known").get("type").asString()).isEqualTo("WORK");
 
     Map<String, Object> changed = card("Dov Hartigan-Reeve", "", List.of("0151 496 0177"));
-    assertThat(samir.put("/api/contacts/" + id, changed).status()).isEqualTo(200);
-    petra.await(
+    assertThat(joss.put("/api/contacts/" + id, changed).status()).isEqualTo(200);
+    lotte.await(
         push ->
             push.has("calls")
                 && push.get("calls").get(0).get("other").get("name").asString().endsWith("Reeve"));
-    petra.service(call, "clear");
-    JsonNode entry = petra.get("/api/history").body().get("entries").get(0);
+    lotte.service(call, "clear");
+    JsonNode entry = lotte.get("/api/history").body().get("entries").get(0);
     assertThat(entry.get("other").get("name").asString()).isEqualTo("Dov Hartigan-Reeve");
-    JsonNode changes = samir.get("/api/contacts/" + id + "/changes").body();
-    assertThat(changes.get(0).get("by").asString()).isEqualTo("Samir Quayle");
+    JsonNode changes = joss.get("/api/contacts/" + id + "/changes").body();
+    assertThat(changes.get(0).get("by").asString()).isEqualTo("Joss Ardley");
     assertThat(changes.get(0).get("before").get("name").asString()).isEqualTo("Dov Hartigan");
   }
 
   @Test
   void of_several_with_one_number_each_person_says_who_it_is() {
-    add(petra, false, "Bettina Roe", "Roe Chandlery", "0151 496 0121");
-    long zoe = add(petra, false, "Zoë Ní Bhriain", "Roe Chandlery", "0151 496 0121");
-    String call = petra.call("01514960121");
-    JsonNode other = other(petra);
+    add(lotte, false, "Bettina Roe", "Roe Chandlery", "0151 496 0121");
+    long zoe = add(lotte, false, "Zoë Ní Bhriain", "Roe Chandlery", "0151 496 0121");
+    String call = lotte.call("01514960121");
+    JsonNode other = other(lotte);
     assertThat(other.get("name").asString()).as("all they share").isEqualTo("Roe Chandlery");
     assertThat(other.get("known").get("several")).hasSize(2);
     String choice = "/api/calls/" + call + "/contact";
-    assertThat(petra.put(choice, Map.of("contact", zoe)).status()).isEqualTo(204);
-    assertThat(petra.put(choice, Map.of("contact", -1)).code()).isEqualTo("NO_SUCH_CONTACT");
-    petra.await(
+    assertThat(lotte.put(choice, Map.of("contact", zoe)).status()).isEqualTo(204);
+    assertThat(lotte.put(choice, Map.of("contact", -1)).code()).isEqualTo("NO_SUCH_CONTACT");
+    lotte.await(
         push ->
             push.has("calls")
                 && push.get("calls").get(0).get("other").get("name").asString().startsWith("Zoë"));
-    petra.service(call, "clear");
+    lotte.service(call, "clear");
     TestServer.get().restart();
-    try (Client later = Client.withoutPage(TestServer.get().address(), "petra")) {
+    try (Client later = Client.withoutPage(TestServer.get().address(), "lotte")) {
       JsonNode entry = later.get("/api/history").body().get("entries").get(0);
       assertThat(entry.get("other").get("name").asString()).isEqualTo("Zoë Ní Bhriain");
       assertThat(later.get("/api/contacts/" + zoe).status()).isEqualTo(200);
@@ -127,30 +127,30 @@ class ContactsOverHttpTest {
 
   @Test
   void what_is_ones_own_does_not_exist_for_anybody_else() {
-    long id = add(petra, true, "Sister Ana", "", "07700 900201");
-    assertThat(found(petra, "ana")).containsExactly("Sister Ana");
-    assertThat(found(samir, "ana")).isEmpty();
-    assertThat(found(samir, "900201")).isEmpty();
+    long id = add(lotte, true, "Sister Ana", "", "07700 900201");
+    assertThat(found(lotte, "ana")).containsExactly("Sister Ana");
+    assertThat(found(joss, "ana")).isEmpty();
+    assertThat(found(joss, "900201")).isEmpty();
     String path = "/api/contacts/" + id;
     for (String each : List.of("", "/changes", "/picture")) {
-      assertThat(samir.get(path + each).code()).as(each).isEqualTo("NO_SUCH_CONTACT");
+      assertThat(joss.get(path + each).code()).as(each).isEqualTo("NO_SUCH_CONTACT");
     }
-    assertThat(samir.put(path, card("Ana", "", List.of())).code()).isEqualTo("NO_SUCH_CONTACT");
-    assertThat(samir.put(path + "/groups", Map.of("names", List.of(""))).code())
+    assertThat(joss.put(path, card("Ana", "", List.of())).code()).isEqualTo("NO_SUCH_CONTACT");
+    assertThat(joss.put(path + "/groups", Map.of("names", List.of(""))).code())
         .isEqualTo("NO_SUCH_CONTACT");
-    assertThat(samir.delete(path).code()).isEqualTo("NO_SUCH_CONTACT");
-    assertThat(samir.get("/api/contacts").body().toString()).doesNotContain("Ana");
-    petra.delete(path);
-    assertThat(samir.post(path + "/restore", Map.of()).code()).isEqualTo("NO_SUCH_CONTACT");
-    samir.call("07700 900201");
-    assertThat(other(samir).get("name").asString()).isEqualTo("07700 900201");
-    samir.hangUp();
-    assertThat(petra.post(path + "/restore", Map.of()).status()).isEqualTo(200);
-    assertThat(found(petra, "ana")).containsExactly("Sister Ana");
-    petra.delete(path);
+    assertThat(joss.delete(path).code()).isEqualTo("NO_SUCH_CONTACT");
+    assertThat(joss.get("/api/contacts").body().toString()).doesNotContain("Ana");
+    lotte.delete(path);
+    assertThat(joss.post(path + "/restore", Map.of()).code()).isEqualTo("NO_SUCH_CONTACT");
+    joss.call("07700 900201");
+    assertThat(other(joss).get("name").asString()).isEqualTo("07700 900201");
+    joss.hangUp();
+    assertThat(lotte.post(path + "/restore", Map.of()).status()).isEqualTo(200);
+    assertThat(found(lotte, "ana")).containsExactly("Sister Ana");
+    lotte.delete(path);
     TestServer.get().clock().advance(Duration.ofHours(25));
     assertThat(
-            Client.withoutPage(TestServer.get().address(), "petra")
+            Client.withoutPage(TestServer.get().address(), "lotte")
                 .post(path + "/restore", Map.of())
                 .code())
         .isEqualTo("NO_SUCH_CONTACT");
@@ -166,11 +166,11 @@ class ContactsOverHttpTest {
                 with(card("C", "", List.of()), "mails", List.of("c at example")),
                     "CARD_MAIL_UNREADABLE")
             .entrySet()) {
-      Answer refused = petra.post("/api/contacts", Map.of("own", false, "card", each.getKey()));
+      Answer refused = lotte.post("/api/contacts", Map.of("own", false, "card", each.getKey()));
       assertThat(refused.status()).isEqualTo(422);
       assertThat(refused.code()).isEqualTo(each.getValue());
     }
-    assertThat(found(petra, "A")).isEmpty();
+    assertThat(found(lotte, "A")).isEmpty();
   }
 
   private static Map<String, Object> with(Map<String, Object> card, String field, Object value) {
@@ -181,39 +181,39 @@ class ContactsOverHttpTest {
   @Test
   void a_card_index_by_letter_tag_group_and_owner() {
     for (int i = 0; i < 110; i++) {
-      add(petra, false, "Walrus %03d".formatted(i), "", "");
+      add(lotte, false, "Walrus %03d".formatted(i), "", "");
     }
-    long own = add(petra, true, "Walrus own", "", "");
-    JsonNode first = petra.get("/api/contacts?from=walr").body();
+    long own = add(lotte, true, "Walrus own", "", "");
+    JsonNode first = lotte.get("/api/contacts?from=walr").body();
     assertThat(first.get("contacts")).hasSize(100);
-    JsonNode rest = petra.get("/api/contacts?after=" + first.get("next").asLong()).body();
+    JsonNode rest = lotte.get("/api/contacts?after=" + first.get("next").asLong()).body();
     assertThat(rest.get("contacts").get(0).get("title").asString()).isEqualTo("Walrus 100");
     assertThat(rest.get("contacts").get(10).get("id").asLong()).isEqualTo(own);
 
-    petra.put("/api/contacts/" + own + "/groups", Map.of("names", List.of("", "Zoo")));
-    assertThat(petra.get("/api/contacts?whose=FAVOURITES").body().get("contacts")).hasSize(1);
-    assertThat(petra.get("/api/contacts?group=Zoo").body().get("contacts")).hasSize(1);
-    assertThat(samir.get("/api/contacts?group=Zoo").body().get("contacts")).isEmpty();
-    assertThat(petra.get("/api/contacts/filters").body().get("groups").get(0).asString())
+    lotte.put("/api/contacts/" + own + "/groups", Map.of("names", List.of("", "Zoo")));
+    assertThat(lotte.get("/api/contacts?whose=FAVOURITES").body().get("contacts")).hasSize(1);
+    assertThat(lotte.get("/api/contacts?group=Zoo").body().get("contacts")).hasSize(1);
+    assertThat(joss.get("/api/contacts?group=Zoo").body().get("contacts")).isEmpty();
+    assertThat(lotte.get("/api/contacts/filters").body().get("groups").get(0).asString())
         .isEqualTo("Zoo");
-    assertThat(petra.get("/api/contacts?whose=OWN").body().get("contacts")).hasSize(1);
-    assertThat(petra.get("/api/contacts?text=walrus&whose=OWN").body().get("contacts")).hasSize(1);
+    assertThat(lotte.get("/api/contacts?whose=OWN").body().get("contacts")).hasSize(1);
+    assertThat(lotte.get("/api/contacts?text=walrus&whose=OWN").body().get("contacts")).hasSize(1);
   }
 
   @Test
   void a_picture_is_checked_made_small_and_painted_anew() throws IOException {
-    long id = add(petra, false, "Nell Otway", "", "");
+    long id = add(lotte, false, "Nell Otway", "", "");
     String path = "/api/contacts/" + id + "/picture";
-    assertThat(petra.get(path).code()).isEqualTo("NO_PICTURE");
+    assertThat(lotte.get(path).code()).isEqualTo("NO_PICTURE");
     ByteArrayOutputStream png = new ByteArrayOutputStream();
     ImageIO.write(new BufferedImage(900, 600, BufferedImage.TYPE_INT_ARGB), "png", png);
-    assertThat(petra.upload(path, png.toByteArray(), "image/png").status()).isEqualTo(204);
-    byte[] stored = petra.bytes(path).body();
+    assertThat(lotte.upload(path, png.toByteArray(), "image/png").status()).isEqualTo(204);
+    byte[] stored = lotte.bytes(path).body();
     BufferedImage picture = ImageIO.read(new ByteArrayInputStream(stored));
     assertThat(picture.getWidth()).isEqualTo(256);
-    assertThat(petra.upload(path, "<svg/>".getBytes(), "image/png").code())
+    assertThat(lotte.upload(path, "<svg/>".getBytes(), "image/png").code())
         .isEqualTo("PICTURE_UNREADABLE");
-    assertThat(petra.upload(path, png.toByteArray(), "image/svg+xml").status()).isEqualTo(415);
-    assertThat(petra.bytes(path).body()).as("the one before stays").isEqualTo(stored);
+    assertThat(lotte.upload(path, png.toByteArray(), "image/svg+xml").status()).isEqualTo(415);
+    assertThat(lotte.bytes(path).body()).as("the one before stays").isEqualTo(stored);
   }
 }

@@ -50,6 +50,8 @@ class HistoryController {
   private final HistoryFile file;
   private final HistoryFeed changed;
   private final Parties parties;
+  private final NarrowedDown narrowing;
+  private final WrittenStore written;
   private final MovableClock clock;
 
   HistoryController(
@@ -57,11 +59,15 @@ class HistoryController {
       HistoryFile file,
       HistoryFeed changed,
       Parties parties,
+      NarrowedDown narrowing,
+      WrittenStore written,
       MovableClock clock) {
     this.history = history;
     this.file = file;
     this.changed = changed;
     this.parties = parties;
+    this.narrowing = narrowing;
+    this.written = written;
     this.clock = clock;
   }
 
@@ -77,6 +83,8 @@ class HistoryController {
    * @param call by which what was recorded of it is asked for
    * @param recorded whether it, or some of it, was recorded for the person
    * @param message whether a message was left; absent when there was nowhere to leave one
+   * @param outcome what the person said came of it; empty for nothing
+   * @param noted whether the person wrote a note about it
    */
   record HistoryEntry(
       long id,
@@ -96,6 +104,8 @@ class HistoryController {
       @Schema(nullable = true) String endedBy,
       @Schema(nullable = true) Part.Message message,
       boolean recorded,
+      String outcome,
+      boolean noted,
       List<SegmentView> course) {}
 
   /**
@@ -111,15 +121,22 @@ class HistoryController {
       @AuthenticationPrincipal Employee me,
       @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
       @RequestParam(defaultValue = "") String text,
+      @Valid Narrow narrow,
       @RequestParam(defaultValue = "") String before) {
-    HistoryStore.Page found = found(me, filter, text, cursor(before), PAGE);
+    HistoryStore.Page found = found(me, filter, text, narrow, cursor(before), PAGE);
+    Map<String, WrittenStore.About> written = this.written.about(me.id(), found.entries());
     return new HistoryPage(
-        found.entries().stream().map(stored -> view(stored, me.id())).toList(),
+        found.entries().stream().map(stored -> view(stored, me.id(), written)).toList(),
         found.next() == null ? null : found.next().text());
   }
 
   private HistoryStore.Page found(
-      Employee me, HistoryStore.Filter filter, String text, Cursor before, int limit) {
+      Employee me,
+      HistoryStore.Filter filter,
+      String text,
+      Narrow narrow,
+      Cursor before,
+      int limit) {
     if (text.length() > LONGEST_TEXT) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
@@ -129,7 +146,12 @@ class HistoryController {
     List<String> words = SearchWords.wanted(text);
     return words.isEmpty() && !text.isBlank()
         ? new HistoryStore.Page(List.of(), null) // nothing that could be found
-        : history.page(me.id(), filter, words, before, limit);
+        : history.page(
+            me.id(),
+            new Wanted(
+                filter, words, narrowing.named(text, me.id()), narrowing.of(narrow, me.id())),
+            before,
+            limit);
   }
 
   /** One's own calls as a file: these, or as many of the latest as are found and fit into one. */
@@ -138,10 +160,11 @@ class HistoryController {
       @AuthenticationPrincipal Employee me,
       @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
       @RequestParam(defaultValue = "") String text,
+      @Valid Narrow narrow,
       @RequestParam(defaultValue = "") @Size(max = MOST_CHOSEN) List<@NotNull Long> ids) {
     List<HistoryStore.Stored> entries =
         ids.isEmpty()
-            ? found(me, filter, text, Cursor.NEWEST, MOST_SAVED).entries()
+            ? found(me, filter, text, narrow, Cursor.NEWEST, MOST_SAVED).entries()
             : history.entries(me.id(), ids);
     return ResponseEntity.ok()
         .header(
@@ -176,7 +199,7 @@ class HistoryController {
   HistoryEntry entry(@AuthenticationPrincipal Employee me, @PathVariable long id) {
     return history
         .entry(me.id(), id)
-        .map(stored -> view(stored, me.id()))
+        .map(stored -> view(stored, me.id(), written.about(me.id(), List.of(stored))))
         .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_ENTRY"));
   }
 
@@ -185,8 +208,10 @@ class HistoryController {
         .orElseThrow(() -> new Problem(HttpStatus.BAD_REQUEST, "NOT_UNDERSTOOD"));
   }
 
-  private HistoryEntry view(HistoryStore.Stored stored, PersonId viewer) {
+  private HistoryEntry view(
+      HistoryStore.Stored stored, PersonId viewer, Map<String, WrittenStore.About> about) {
     Part part = stored.part();
+    WrittenStore.About own = about.getOrDefault(part.call().value(), WrittenStore.About.NOTHING);
     return new HistoryEntry(
         stored.id(),
         part.call().value(),
@@ -205,6 +230,8 @@ class HistoryController {
         part.ending() == Part.Ending.OTHER_HUNG_UP ? parties.name(part.endedBy(), viewer) : null,
         part.message(),
         part.recorded(),
+        own.outcome(),
+        own.noted(),
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
   }
 }

@@ -3,6 +3,7 @@ package oficina.server.history;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -10,11 +11,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import oficina.core.call.CallId;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
-import oficina.core.history.SearchWords;
 import oficina.core.history.Segment;
+import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.database.Cursor;
 import oficina.server.database.JournalDatabase;
@@ -31,6 +34,9 @@ import tools.jackson.core.type.TypeReference;
 @Repository
 public class HistoryStore {
   private static final int AT_ONCE = 100;
+
+  /** More than so many colleagues seldom have had a part in one call. */
+  private static final int PARTS_OF_A_CALL = 12;
 
   /** Of so many search rows at most each is asked for its own latest entries. */
   private static final int MOST_SLICES = 100;
@@ -56,7 +62,7 @@ public class HistoryStore {
    *
    * @param course of the whole call, as it is known by now
    */
-  record Stored(long id, Part part, List<Segment> course) {}
+  public record Stored(long id, Part part, List<Segment> course) {}
 
   /** Which entries are wanted. */
   enum Filter {
@@ -65,7 +71,8 @@ public class HistoryStore {
     RECEIVED(Set.of(Kind.RECEIVED, Kind.MISSED)),
     PLACED(Set.of(Kind.PLACED)),
     RECORDED(Set.of(Kind.values()), "recorded = true"),
-    WITH_MESSAGE(Set.of(Kind.values()), "with_message = true");
+    WITH_MESSAGE(Set.of(Kind.values()), "with_message = true"),
+    NOTED(Set.of(Kind.values()), written("(n.title <> '' or n.text <> '')"));
 
     private final Set<Kind> kinds;
 
@@ -96,6 +103,13 @@ public class HistoryStore {
       select h.id, h.body, coalesce(c.body, '[]') as course
       from history h left join call_course c on c.call_id = h.call_id
       """;
+
+  /** That the person has written something like this about the call. */
+  static String written(String what) {
+    return "call_id in (select n.call_id from call_note n where n.person_id = :person and "
+        + what
+        + ")";
+  }
 
   /** Writes entries, each in the place of an earlier one of the same call and person. */
   public void write(List<CallRecords.Entries> derived) {
@@ -142,13 +156,13 @@ public class HistoryStore {
    * One statement for all of them: the database takes them several times faster than one by one.
    */
   private void writeAtOnce(List<Part> entries, Map<Part, HistorySearchStore.Sought> sought) {
-    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
-    List<Object> values = new ArrayList<>();
+    String row = "(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    List<@Nullable Object> values = new ArrayList<>();
     entries.forEach(part -> values.addAll(values(part, sought.get(part))));
     batch.update(
         """
         insert into history (person_id, call_id, direction, result, began, ended, rang_ms,
-          talked_ms, held_ms, body, kind, search_id, recorded, with_message)
+          talked_ms, held_ms, body, kind, search_id, recorded, with_message, other_key, line_key)
         values\s"""
             + String.join(", ", Collections.nCopies(entries.size(), row))
             + """
@@ -156,13 +170,14 @@ public class HistoryStore {
         on duplicate key update result = values(result), ended = values(ended),
           rang_ms = values(rang_ms), talked_ms = values(talked_ms), held_ms = values(held_ms),
           body = values(body), kind = values(kind), search_id = values(search_id),
-          recorded = values(recorded), with_message = values(with_message)
+          recorded = values(recorded), with_message = values(with_message),
+          other_key = values(other_key), line_key = values(line_key)
         """,
         values.toArray());
   }
 
-  private static List<Object> values(Part part, HistorySearchStore.Sought sought) {
-    return List.of(
+  private static List<@Nullable Object> values(Part part, HistorySearchStore.Sought sought) {
+    return Arrays.asList(
         part.person().value(),
         part.call().value(),
         part.direction().name(),
@@ -176,13 +191,16 @@ public class HistoryStore {
         sought.kind().name(),
         sought.id(),
         part.recorded(),
-        part.message() == Part.Message.LEFT);
+        part.message() == Part.Message.LEFT,
+        ToReturn.key(part.other()),
+        part.line() == null || part.line().group() == null ? null : ToReturn.listOf(part.line()));
   }
 
   /**
    * @param words by which it is found
+   * @param other with whom the call was
    */
-  private record Found(Cursor place, Set<String> words) {}
+  private record Found(Cursor place, Set<String> words, @Nullable String other) {}
 
   /**
    * A page of entries.
@@ -195,27 +213,31 @@ public class HistoryStore {
    * A page of a person's entries, latest first. With words that find very much, it looks only so
    * far back and may bring few or none, and still there are older ones.
    *
-   * @param words of which each begins a word of the entry; empty for all entries
    * @param before only entries older than this
    */
-  Page page(PersonId person, Filter filter, List<String> words, Cursor before, int limit) {
-    if (words.isEmpty()) {
-      return page(latest(person, slices(filter), before, limit + 1), limit);
+  Page page(PersonId person, Wanted wanted, Cursor before, int limit) {
+    Filter filter = wanted.filter();
+    if (wanted.words().isEmpty()) {
+      return page(latest(person, wanted, slices(filter), before, limit + 1), limit);
     }
-    Map<Long, Instant> found = search.find(person, filter.kinds, words);
+    Map<Long, Instant> found = search.find(person, filter.kinds, wanted.words());
     if (found == null) {
-      return lookThrough(person, filter, words, before, limit);
+      return lookThrough(person, wanted, before, limit);
     }
     if (found.size() <= MOST_SLICES) {
+      List<String> slices = new ArrayList<>();
       String only = filter.only == null ? "" : " and " + filter.only;
-      List<String> slices = found.keySet().stream().map(id -> "search_id = " + id + only).toList();
-      return page(latest(person, slices, before, limit + 1), limit);
+      found.keySet().forEach(id -> slices.add("search_id = " + id + only));
+      if (!wanted.named().isEmpty()) {
+        slices(filter).forEach(slice -> slices.add("other_key in (:named) and " + slice));
+      }
+      return page(latest(person, wanted, slices, before, limit + 1), limit);
     }
     // Whatever is found is no younger than the last of it all.
     Instant last = Collections.max(found.values());
     Cursor from =
         last.isBefore(before.began()) ? new Cursor(last.plusNanos(1_000), Long.MAX_VALUE) : before;
-    return lookThrough(person, filter, words, from, limit);
+    return lookThrough(person, wanted, wanted.named().isEmpty() ? from : before, limit);
   }
 
   private Page page(List<Found> found, int limit) {
@@ -234,7 +256,8 @@ public class HistoryStore {
   }
 
   /** The latest of several parts of a person's history, each of which an index has in order. */
-  private List<Found> latest(PersonId person, List<String> slices, Cursor before, int limit) {
+  private List<Found> latest(
+      PersonId person, Wanted wanted, List<String> slices, Cursor before, int limit) {
     if (slices.isEmpty()) {
       return List.of();
     }
@@ -243,16 +266,16 @@ public class HistoryStore {
             .map(
                 slice ->
                     """
-                    (select id, began, search_id from history
-                    where person_id = :person and %s and removed_at is null
+                    (select id, began, search_id, other_key from history
+                    where person_id = :person and %s and %s and removed_at is null
                     and began <= :began and (began < :began or id < :id)
                     order by began desc, id desc limit :limit)
                     """
-                        .formatted(slice))
-            .collect(Collectors.joining(" union all "));
+                        .formatted(slice, wanted.narrowing().sql()))
+            .collect(Collectors.joining(" union "));
     return jdbc.sql(
             """
-            select f.id, f.began, s.words from (%s order by began desc, id desc limit :limit) f
+            select f.id, f.began, f.other_key, s.words from (%s order by began desc, id desc limit :limit) f
             join history_search s on s.id = f.search_id order by f.began desc, f.id desc
             """
                 .formatted(sql))
@@ -260,24 +283,26 @@ public class HistoryStore {
         .param("began", Times.utc(before.began()))
         .param("id", before.id())
         .param("limit", limit)
+        .params(wanted.narrowing().parameters())
+        .params(wanted.named().isEmpty() ? Map.of() : Map.of("named", wanted.named()))
         .query(
             (row, n) ->
                 new Found(
                     new Cursor(
                         Times.instant(row.getObject("began", LocalDateTime.class)),
                         row.getLong("id")),
-                    HistorySearchStore.words(row.getString("words"))))
+                    HistorySearchStore.words(row.getString("words")),
+                    row.getString("other_key")))
         .list();
   }
 
   /** Looks at one entry after the other, so far back and no further. */
-  private Page lookThrough(
-      PersonId person, Filter filter, List<String> words, Cursor before, int limit) {
+  private Page lookThrough(PersonId person, Wanted wanted, Cursor before, int limit) {
     List<Found> found = new ArrayList<>();
     Cursor from = before;
     for (int most : LOOKED_THROUGH) {
-      List<Found> recent = latest(person, slices(filter), from, most);
-      recent.stream().filter(each -> SearchWords.finds(words, each.words())).forEach(found::add);
+      List<Found> recent = latest(person, wanted, slices(wanted.filter()), from, most);
+      recent.stream().filter(each -> wanted.finds(each.words(), each.other())).forEach(found::add);
       if (found.size() > limit || recent.size() < most) {
         return page(found, limit);
       }
@@ -301,6 +326,43 @@ public class HistoryStore {
         .params(person.value(), id)
         .query(STORED)
         .optional();
+  }
+
+  /** This person's part in a call, even if they have removed it. */
+  public Optional<Part> part(PersonId person, CallId call) {
+    return jdbc.sql(SELECT + "where h.person_id = ? and h.call_id = ?")
+        .params(person.value(), call.value())
+        .query(STORED)
+        .optional()
+        .map(Stored::part);
+  }
+
+  /**
+   * The last calls anybody had with these, each call once, as whoever spoke longest had it.
+   *
+   * @param others as {@link ToReturn#key} has them
+   * @param wanted whose parts may be known
+   */
+  public List<Stored> withAnybody(Collection<String> others, int limit, Predicate<Part> wanted) {
+    if (others.isEmpty()) {
+      return List.of();
+    }
+    Map<CallId, Stored> calls = new LinkedHashMap<>();
+    jdbc
+        .sql(
+            SELECT + "where h.other_key in (:others) order by h.began desc, h.id desc limit :limit")
+        .param("others", others)
+        .param("limit", limit * PARTS_OF_A_CALL)
+        .query(STORED)
+        .list()
+        .stream()
+        .filter(stored -> wanted.test(stored.part()))
+        .forEach(stored -> calls.merge(stored.part().call(), stored, HistoryStore::longer));
+    return calls.values().stream().limit(limit).toList();
+  }
+
+  private static Stored longer(Stored a, Stored b) {
+    return b.part().talked().compareTo(a.part().talked()) > 0 ? b : a;
   }
 
   /** These of this person's entries, latest first. */

@@ -46,6 +46,8 @@ public record Push(Instant now, String run, List<Item> items) {
     VOICEMAIL,
     /** A recording has come, or something has become of one. */
     RECORDINGS,
+    /** Notes, or what is to be done, have changed. */
+    FOLLOW_UPS,
     /** Contacts have changed, and with them who is who everywhere. */
     CONTACTS,
     /** A subscriber this person plays has changed. */

@@ -152,6 +152,16 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(page -> owner == null || owner.equals(page.person()), Topic.CONTACTS);
   }
 
+  /** Tells pages that notes or what is to be done have changed. */
+  public void followUpsChanged() {
+    tell(page -> true, Topic.FOLLOW_UPS);
+  }
+
+  /** Tells somebody something once; their pages have a sentence for it. */
+  public void notice(PersonId to, String what, Map<String, String> about) {
+    tell(to, new NoticeView(what, about));
+  }
+
   /** Tells this person's pages that a subscriber they play has changed. */
   public void outsideChanged(PersonId person) {
     tell(person, Topic.OUTSIDE);
@@ -204,7 +214,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       case NOTICES -> changes.notices();
       case SERVICE -> service();
       case SPEAKING -> speaking(changes.page().person());
-      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, CONTACTS, OUTSIDE -> null;
+      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, CONTACTS, FOLLOW_UPS, OUTSIDE -> null;
     };
   }
 

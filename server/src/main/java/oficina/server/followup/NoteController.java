@@ -1,0 +1,135 @@
+package oficina.server.followup;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.server.followup.NoteStore.Note;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.signin.Employee;
+import oficina.server.time.MovableClock;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What people write about their calls, while they last and afterwards. */
+@RestController
+@RequestMapping("/api")
+class NoteController {
+  private static final int LONGEST_TITLE = 200;
+  private static final int LONGEST_TEXT = 10_000;
+  private static final int MOST_PHRASES = 9;
+  private static final int LONGEST_PHRASE = 400;
+
+  private final NoteStore notes;
+  private final PhraseStore phrases;
+  private final OwnCalls calls;
+  private final OutcomeStore outcomes;
+  private final Pushes pushes;
+  private final MovableClock clock;
+
+  NoteController(
+      NoteStore notes,
+      PhraseStore phrases,
+      OwnCalls calls,
+      OutcomeStore outcomes,
+      Pushes pushes,
+      MovableClock clock) {
+    this.notes = notes;
+    this.phrases = phrases;
+    this.calls = calls;
+    this.outcomes = outcomes;
+    this.pushes = pushes;
+    this.clock = clock;
+  }
+
+  /** What one has written about a call of one's own. */
+  record CallNote(
+      @NotNull @Size(max = LONGEST_TITLE) String title,
+      @NotNull @Size(max = LONGEST_TEXT) String text) {}
+
+  /** One's own note about a call; blank when there is none. */
+  @GetMapping("/calls/{call}/note")
+  CallNote read(@AuthenticationPrincipal Employee me, @PathVariable String call) {
+    return notes
+        .of(me.id(), new CallId(call))
+        .map(note -> new CallNote(note.title(), note.text()))
+        .orElse(new CallNote("", ""));
+  }
+
+  /** Write a note about one's own call, in the place of what one wrote before. */
+  @PutMapping("/calls/{call}/note")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void write(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String call,
+      @Valid @RequestBody CallNote note) {
+    Note before = before(me, call);
+    notes.write(
+        new Note(
+            before.call(),
+            me.id(),
+            before.other(),
+            note.title().strip(),
+            note.text().strip(),
+            before.outcome(),
+            clock.instant()));
+    pushes.followUpsChanged();
+  }
+
+  record CallOutcome(@NotNull @Size(max = 80) String outcome) {}
+
+  /** Say what came of one's own call: one of the office's list, or nothing. */
+  @PutMapping("/calls/{call}/outcome")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void outcome(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String call,
+      @Valid @RequestBody CallOutcome chosen) {
+    if (!chosen.outcome().isEmpty() && !outcomes.all().contains(chosen.outcome())) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_OUTCOME");
+    }
+    Note before = before(me, call);
+    notes.write(
+        new Note(
+            before.call(),
+            me.id(),
+            before.other(),
+            before.title(),
+            before.text(),
+            chosen.outcome(),
+            clock.instant()));
+    pushes.historyChanged(me.id());
+  }
+
+  private Note before(Employee me, String call) {
+    CallId id = new CallId(call);
+    String other = calls.other(me.id(), id);
+    return notes.of(me.id(), id).orElse(new Note(id, me.id(), other, "", "", "", clock.instant()));
+  }
+
+  record StockPhrases(
+      @NotNull @Size(max = MOST_PHRASES)
+          List<@NotBlank @Size(max = LONGEST_PHRASE) String> phrases) {}
+
+  /** What one writes again and again, in the order of their keys. */
+  @GetMapping("/phrases")
+  StockPhrases phrases(@AuthenticationPrincipal Employee me) {
+    return new StockPhrases(phrases.of(me.id()));
+  }
+
+  @PutMapping("/phrases")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keep(@AuthenticationPrincipal Employee me, @Valid @RequestBody StockPhrases body) {
+    phrases.keep(me.id(), body.phrases().stream().map(String::strip).toList());
+  }
+}

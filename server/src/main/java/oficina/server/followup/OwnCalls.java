@@ -1,0 +1,59 @@
+package oficina.server.followup;
+
+import java.util.Optional;
+import oficina.core.call.CallId;
+import oficina.core.call.Party;
+import oficina.core.history.ToReturn;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.history.HistoryStore;
+import oficina.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/** The calls a person has, or has had. */
+@Component
+class OwnCalls {
+  private final ExchangeLoop loop;
+  private final HistoryStore history;
+
+  OwnCalls(ExchangeLoop loop, HistoryStore history) {
+    this.loop = loop;
+    this.history = history;
+  }
+
+  /**
+   * Whom a call of this person's is or was with, as {@link ToReturn#key} has it; null when there is
+   * no telling.
+   *
+   * @throws Problem when it is no call of theirs
+   */
+  @Nullable String other(PersonId person, CallId id) {
+    Optional<Party> inHand = loop.ask(() -> inHand(person, id)).join();
+    return inHand
+        .or(() -> history.part(person, id).map(part -> part.other()))
+        .map(OwnCalls::key)
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CALL"))
+        .orElse(null);
+  }
+
+  private static Optional<String> key(Party party) {
+    return Optional.ofNullable(ToReturn.key(party));
+  }
+
+  private Optional<Party> inHand(PersonId person, CallId id) {
+    Call call = loop.state().call(id);
+    Connection own = call == null ? null : call.of(person);
+    if (own == null) {
+      return Optional.empty();
+    }
+    Connection opposite = call.opposite(own.leg());
+    if (opposite != null) {
+      return Optional.of(opposite.party());
+    }
+    return Optional.of(own.party().equals(call.caller()) ? call.called() : call.caller());
+  }
+}
