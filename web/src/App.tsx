@@ -16,6 +16,9 @@ const Recordings = lazy(() =>
 const Voicemail = lazy(() =>
   import('./voicemail/Voicemail').then((view) => ({ default: view.Voicemail })),
 );
+const FollowUps = lazy(() =>
+  import('./followup/FollowUps').then((view) => ({ default: view.FollowUps })),
+);
 const Contacts = lazy(() =>
   import('./contacts/Contacts').then((view) => ({ default: view.Contacts })),
 );
@@ -46,6 +49,7 @@ export function App() {
             <Route path="/desk" element={<Desk />} />
             <Route path="/history" element={<History />} />
             <Route path="/history/recordings" element={<Recordings />} />
+            <Route path="/history/follow-ups" element={<FollowUps />} />
             <Route path="/voicemail" element={<Voicemail />} />
             <Route path="/contacts" element={<Contacts />} />
             {session.me.standIns && <Route path="/outside" element={<Outside />} />}

@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["phrases"];
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside/subscribers/{number}/player": {
         parameters: {
             query?: never;
@@ -157,6 +173,22 @@ export interface paths {
         };
         get?: never;
         put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -212,6 +244,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["done"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/contacts/{id}": {
         parameters: {
             query?: never;
@@ -220,7 +284,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete: operations["remove_1"];
         options?: never;
@@ -253,6 +317,38 @@ export interface paths {
         };
         get?: never;
         put: operations["groups"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{call}/outcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["outcome"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{call}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["read"];
+        put: operations["write"];
         post?: never;
         delete?: never;
         options?: never;
@@ -477,7 +573,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep"];
+        post: operations["keep_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -644,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["open"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/contacts": {
         parameters: {
             query?: never;
@@ -653,7 +765,7 @@ export interface paths {
         };
         get: operations["page"];
         put?: never;
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1259,7 +1371,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["open"];
+        get: operations["open_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1380,6 +1492,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outcomes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/recording-log": {
         parameters: {
             query?: never;
@@ -1388,6 +1516,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/known": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["known"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/known-contact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["knownContact"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1689,9 +1849,29 @@ export interface components {
             /** Format: date-time */
             until: string;
         };
+        CallBefore: {
+            by: string;
+            /** @enum {string} */
+            direction: "PLACED" | "RECEIVED";
+            /** Format: date-time */
+            began: string;
+            /** Format: date-time */
+            ended: string;
+            /** Format: int64 */
+            talked: number;
+            missed: boolean;
+            course: components["schemas"]["SegmentView"][];
+        };
+        CallNote: {
+            title: string;
+            text: string;
+        };
         CallOffice: {
             to: string;
             withheld: boolean;
+        };
+        CallOutcome: {
+            outcome: string;
         };
         CallView: {
             id: string;
@@ -1837,12 +2017,36 @@ export interface components {
             messages: boolean;
             problem?: string;
         };
+        Done: {
+            done: boolean;
+        };
         Failed: {
             /** Format: int32 */
             times: number;
             /** Format: date-time */
             last: string;
             place: string;
+        };
+        FollowUpBody: {
+            call?: string;
+            what: string;
+            /** Format: date-time */
+            due: string;
+            /** Format: int64 */
+            assignee: number;
+        };
+        FollowUpView: {
+            /** Format: int64 */
+            id: number;
+            who: components["schemas"]["PartyView"];
+            what: string;
+            /** Format: date-time */
+            due: string;
+            dueNow: boolean;
+            /** Format: int64 */
+            assignee: number;
+            assigneeName: string;
+            by: string;
         };
         Found: {
             known: components["schemas"]["Known"][];
@@ -1899,6 +2103,8 @@ export interface components {
             /** @enum {string} */
             message?: "LEFT" | "NOT_LEFT";
             recorded: boolean;
+            outcome: string;
+            noted: boolean;
             course: components["schemas"]["SegmentView"][];
         };
         HistoryPage: {
@@ -1910,7 +2116,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -1936,6 +2142,11 @@ export interface components {
         Known: {
             person: components["schemas"]["PersonView"];
             contact: components["schemas"]["ContactRow"];
+        };
+        KnownOf: {
+            calls: components["schemas"]["CallBefore"][];
+            notes: components["schemas"]["NoteBefore"][];
+            followUps: components["schemas"]["FollowUpView"][];
         };
         KnownView: {
             /** Format: int64 */
@@ -2038,6 +2249,19 @@ export interface components {
             name: string;
             password: string;
         };
+        Narrow: {
+            /** Format: int64 */
+            contact: number;
+            /** Format: int64 */
+            person: number;
+            /** Format: int64 */
+            line: number;
+            outcome: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
         NewCall: {
             to: string;
             device: string;
@@ -2060,6 +2284,14 @@ export interface components {
         Note: {
             text: string;
         };
+        NoteBefore: {
+            by: string;
+            title: string;
+            text: string;
+            outcome?: string;
+            /** Format: date-time */
+            written: string;
+        };
         NoticeView: {
             what: string;
             about: {
@@ -2079,6 +2311,9 @@ export interface components {
         };
         OtherCall: {
             other: string;
+        };
+        OutcomeList: {
+            outcomes: string[];
         };
         Outside: {
             callers: boolean;
@@ -2314,6 +2549,9 @@ export interface components {
             /** @enum {string} */
             otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
         };
+        StockPhrases: {
+            phrases: string[];
+        };
         SubscriberView: {
             number: string;
             shown: string;
@@ -2436,7 +2674,10 @@ export type SchemaArrival = components['schemas']['Arrival'];
 export type SchemaBoard = components['schemas']['Board'];
 export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
+export type SchemaCallBefore = components['schemas']['CallBefore'];
+export type SchemaCallNote = components['schemas']['CallNote'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
+export type SchemaCallOutcome = components['schemas']['CallOutcome'];
 export type SchemaCallView = components['schemas']['CallView'];
 export type SchemaCandidate = components['schemas']['Candidate'];
 export type SchemaCardBody = components['schemas']['CardBody'];
@@ -2453,7 +2694,10 @@ export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDial = components['schemas']['Dial'];
+export type SchemaDone = components['schemas']['Done'];
 export type SchemaFailed = components['schemas']['Failed'];
+export type SchemaFollowUpBody = components['schemas']['FollowUpBody'];
+export type SchemaFollowUpView = components['schemas']['FollowUpView'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaGreetingView = components['schemas']['GreetingView'];
 export type SchemaHanding = components['schemas']['Handing'];
@@ -2468,6 +2712,7 @@ export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeeping = components['schemas']['Keeping'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaKnown = components['schemas']['Known'];
+export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
@@ -2480,15 +2725,18 @@ export type SchemaMine = components['schemas']['Mine'];
 export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaMyCalls = components['schemas']['MyCalls'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
+export type SchemaNarrow = components['schemas']['Narrow'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewContactBody = components['schemas']['NewContactBody'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
 export type SchemaNewRemark = components['schemas']['NewRemark'];
 export type SchemaNote = components['schemas']['Note'];
+export type SchemaNoteBefore = components['schemas']['NoteBefore'];
 export type SchemaNoticeView = components['schemas']['NoticeView'];
 export type SchemaNumberView = components['schemas']['NumberView'];
 export type SchemaOffered = components['schemas']['Offered'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
+export type SchemaOutcomeList = components['schemas']['OutcomeList'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
 export type SchemaParked = components['schemas']['Parked'];
@@ -2520,6 +2768,7 @@ export type SchemaSlotView = components['schemas']['SlotView'];
 export type SchemaSpeaking = components['schemas']['Speaking'];
 export type SchemaSpoken = components['schemas']['Spoken'];
 export type SchemaStand = components['schemas']['Stand'];
+export type SchemaStockPhrases = components['schemas']['StockPhrases'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
 export type SchemaSwitched = components['schemas']['Switched'];
@@ -2719,6 +2968,48 @@ export interface operations {
             };
         };
     };
+    phrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StockPhrases"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockPhrases"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     play: {
         parameters: {
             query?: never;
@@ -2791,6 +3082,28 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RecordingPolicy"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutcomeList"];
             };
         };
         responses: {
@@ -2940,6 +3253,54 @@ export interface operations {
             };
         };
     };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    done: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Done"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -2962,7 +3323,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3082,6 +3443,76 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ContactGroups"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    outcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallOutcome"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallNote"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallNote"];
             };
         };
         responses: {
@@ -3428,7 +3859,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3682,6 +4113,50 @@ export interface operations {
             };
         };
     };
+    open: {
+        parameters: {
+            query?: {
+                team?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FollowUpView"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     page: {
         parameters: {
             query?: {
@@ -3709,7 +4184,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4583,7 +5058,7 @@ export interface operations {
             };
         };
     };
-    open: {
+    open_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4755,6 +5230,26 @@ export interface operations {
             };
         };
     };
+    outcomes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
     log: {
         parameters: {
             query?: {
@@ -4777,11 +5272,56 @@ export interface operations {
             };
         };
     };
+    known: {
+        parameters: {
+            query: {
+                number: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KnownOf"];
+                };
+            };
+        };
+    };
+    knownContact: {
+        parameters: {
+            query: {
+                contact: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KnownOf"];
+                };
+            };
+        };
+    };
     page_3: {
         parameters: {
-            query?: {
-                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE";
+            query: {
+                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE" | "NOTED";
                 text?: string;
+                narrow: components["schemas"]["Narrow"];
                 before?: string;
             };
             header?: never;
@@ -4825,9 +5365,10 @@ export interface operations {
     };
     save_2: {
         parameters: {
-            query?: {
-                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE";
+            query: {
+                filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE" | "NOTED";
                 text?: string;
+                narrow: components["schemas"]["Narrow"];
                 ids?: number[];
             };
             header?: never;

@@ -1,3 +1,4 @@
+import { Suspense, lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
@@ -15,6 +16,10 @@ import { aboutParty, nameOf } from './order';
 import { useCallStore } from './store';
 import { TapeSign } from './TapeSign';
 import { WhoIsIt } from './WhoIsIt';
+
+const KnownLine = lazy(() =>
+  import('../followup/KnownLine').then((it) => ({ default: it.KnownLine })),
+);
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -71,8 +76,15 @@ export function CallStrip({ call }: { call: CallView }) {
               {details.join(' · ')}
             </span>
           </h3>
-          {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
-          {!call.conference && <WhoIsIt call={call} />}
+          <div className="flex flex-wrap items-center gap-x-3">
+            {!compact && <p className="quiet">{howItCame(call, name, t)}</p>}
+            {!compact && !call.conference && <WhoIsIt call={call} />}
+          </div>
+          {call.phase === 'RINGING' && call.other.kind === 'OUTSIDE' && call.other.dial && (
+            <Suspense>
+              <KnownLine number={call.other.dial} />
+            </Suspense>
+          )}
           <TapeSign call={call} />
         </div>
         {compact && <Waiting call={call} />}

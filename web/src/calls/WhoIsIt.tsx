@@ -19,7 +19,7 @@ export function WhoIsIt({ call }: { call: CallView }) {
   }
   const { contact, several = [] } = other.known ?? {};
   return (
-    <div className="flex flex-wrap items-center gap-1.5 py-0.5">
+    <div className="flex flex-wrap items-center gap-1.5">
       {several.length > 0 && !contact && (
         <>
           <strong>{t('who.several')}</strong>

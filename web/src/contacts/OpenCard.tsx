@@ -4,6 +4,8 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { ContactView } from '../api/types';
 import { callParty } from '../calls/services';
+import { Before } from '../followup/Before';
+import { useKnownContact } from '../followup/followUps';
 import { CardForm } from './CardForm';
 import { Changes } from './Changes';
 import { Groups } from './Groups';
@@ -53,6 +55,7 @@ interface WrittenProps {
 function Written({ contact, onEdit, onGone }: WrittenProps) {
   const { t } = useTranslation();
   const { row, mails, addresses, tags, note } = contact;
+  const known = useKnownContact(row.id);
   return (
     <article aria-label={row.title}>
       <header className="flex flex-wrap items-start gap-x-4 gap-y-1">
@@ -124,6 +127,11 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
         </p>
       ))}
       {note && <p className="mt-3 whitespace-pre-wrap">{note}</p>}
+      {known && (
+        <div className="border-base-300 mt-4 border-t pt-3">
+          <Before known={known} />
+        </div>
+      )}
       <Groups contact={contact} />
       <Changes id={row.id} />
     </article>

@@ -9,6 +9,7 @@ import { activeCall, inOrder } from '../calls/order';
 import { cancelCallBack } from '../calls/services';
 import { useCallStore, useCalls } from '../calls/store';
 import { DialField } from '../dial/DialField';
+import { useFinished } from '../followup/finished';
 import { Tips } from '../frame/Tips';
 import { Shelf } from '../park/Shelf';
 import { People } from '../people/People';
@@ -16,6 +17,12 @@ import { timeOfDay } from '../words/time';
 
 /** Nobody waits for it who has a call. */
 const Worklist = lazy(() => import('./Worklist').then((it) => ({ default: it.Worklist })));
+
+/** Loads with the first call. */
+const Known = lazy(() => import('../followup/Known').then((it) => ({ default: it.Known })));
+const Finished = lazy(() =>
+  import('../followup/Finished').then((it) => ({ default: it.Finished })),
+);
 
 /** The main view: dialling, the calls in hand, the people and the park slots, all in sight. */
 export function Desk() {
@@ -42,6 +49,7 @@ function InHand() {
   const callBacks = useCallStore((store) => store.callBacks);
   const others = inOrder(calls).filter((call) => call.phase !== 'RINGING');
   const active = activeCall(calls);
+  const over = useFinished((store) => store.over);
   const talking = active?.phase === 'TALKING' ? active.other.name : '';
   return (
     <section aria-label={t('inHand.title')} className="flex min-h-0 flex-col lg:overflow-y-auto">
@@ -59,6 +67,7 @@ function InHand() {
         {others.map((call) => (
           <li key={call.id}>
             <Strip call={call} calls={calls} />
+            <Suspense>{call === active && !call.conference && <Known call={call} />}</Suspense>
           </li>
         ))}
         {callBacks.map((each) => (
@@ -67,6 +76,7 @@ function InHand() {
           </li>
         ))}
       </ul>
+      <Suspense>{over && <Finished key={over.id} over={over} />}</Suspense>
       <Suspense>{calls.length === 0 && <Worklist />}</Suspense>
     </section>
   );

@@ -7,6 +7,8 @@ import type { MessageView, SlotView, ToCallBack } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
 import { takeParked } from '../calls/services';
 import { useCallStore } from '../calls/store';
+import { FollowUpRow } from '../followup/FollowUpRow';
+import { useFollowUps } from '../followup/followUps';
 import { useNow } from '../live/now';
 import { useShelf } from '../park/store';
 import { CallPartyButton } from '../people/CallPartyButton';
@@ -29,7 +31,8 @@ export function Worklist() {
   // Whoever has left a message too waits once.
   const written = new Set(messages.map((message) => message.who.dial));
   const calls = (data ?? []).filter((each) => !written.has(each.who.dial));
-  const count = calls.length + parked.length + messages.length + leaving;
+  const due = (useFollowUps(false).data ?? []).filter((each) => each.dueNow);
+  const count = calls.length + parked.length + messages.length + leaving + due.length;
   return (
     <section aria-label={t('worklist.title')} className="mt-4 flex flex-col">
       <h2 className="mb-2 flex items-baseline gap-3 font-bold">
@@ -42,7 +45,7 @@ export function Worklist() {
         </p>
       )}
       <Leaving />
-      {calls.length + parked.length + messages.length > 0 && (
+      {calls.length + parked.length + messages.length + due.length > 0 && (
         <ul className="sheet divide-base-300 divide-y">
           {parked.map((slot) => (
             <ParkedForMe key={slot.slot} slot={slot} />
@@ -52,6 +55,9 @@ export function Worklist() {
           ))}
           {calls.map((each) => (
             <Missed key={each.who.dial} missed={each} />
+          ))}
+          {due.map((each) => (
+            <FollowUpRow key={each.id} followUp={each} />
           ))}
         </ul>
       )}

@@ -2,6 +2,9 @@ import { Suspense, lazy, useEffect, useMemo, useState, type ReactNode } from 're
 import { useLocation, useNavigate } from 'react-router';
 import { CallsElsewhere } from '../calls/CallsElsewhere';
 import { useCallKeys } from '../calls/callKeys';
+import { drafts } from '../followup/drafts';
+import { finished } from '../followup/finished';
+import { useLine } from '../live/line';
 import { pickUp } from '../calls/services';
 import { Notices } from '../notices/Notices';
 import { useAlerts } from '../ring/alerts';
@@ -31,10 +34,13 @@ export function Frame({ children }: { children: ReactNode }) {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const me = useMe();
+  const run = useLine((line) => line.run);
   const [keysOpen, setKeysOpen] = useState(false);
   useAlerts();
   useCallKeys();
   useEffect(startSound, []);
+  useEffect(() => finished.restore(), []);
+  useEffect(() => drafts.sendAll(me.id), [me.id, run]);
   useKeys(
     useMemo(
       () => [

@@ -4,6 +4,8 @@ import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';
+import { NoteField } from '../followup/NoteField';
+import { Outcome } from '../followup/Outcome';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { clockTime, dayAndTime, timeOfDay } from '../words/time';
 import { outcome } from './outcome';
@@ -28,6 +30,8 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   const about = [
     ...aboutParty(entry.other, t),
     entry.line ? t('history.onLine', { line: entry.line }) : '',
+    entry.outcome,
+    entry.noted ? t('history.noted') : '',
   ];
 
   return (
@@ -92,6 +96,12 @@ export function Entry({ entry, chosen, onChoose }: Props) {
               </div>
             ))}
           </dl>
+          <div className="mt-3 grid gap-2 sm:max-w-xl">
+            <div>
+              <Outcome call={entry.call} chosen={entry.outcome} />
+            </div>
+            <NoteField call={entry.call} />
+          </div>
           {entry.recorded && (
             <Suspense>
               <OfCall call={entry.call} />

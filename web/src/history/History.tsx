@@ -14,7 +14,15 @@ import { Entry } from './Entry';
 import { Printed } from './Printed';
 import { fileOf } from './entries';
 
-const FILTERS = ['ALL', 'MISSED', 'RECEIVED', 'PLACED', 'RECORDED', 'WITH_MESSAGE'] as const;
+const FILTERS = [
+  'ALL',
+  'MISSED',
+  'RECEIVED',
+  'PLACED',
+  'RECORDED',
+  'WITH_MESSAGE',
+  'NOTED',
+] as const;
 /** Whoever pauses so long while typing wants to see what there is. */
 const TYPING_MS = 150;
 /** Of an entry that has not been drawn yet. */
@@ -74,6 +82,9 @@ export function History() {
         </div>
         <Link to="/history/recordings" className="btn btn-sm btn-plain">
           {t('history.recordings')}
+        </Link>
+        <Link to="/history/follow-ups" className="btn btn-sm btn-plain">
+          {t('history.followUps')}
         </Link>
         <a className="btn btn-sm btn-plain ml-auto" href={fileOf(filter, wanted, [])} download>
           {t('history.save')}

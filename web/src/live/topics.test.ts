@@ -38,7 +38,7 @@ test('of people those who changed are put in their place, and the whole board as
 });
 
 test('only what has changed is asked for again', async () => {
-  expect(await askedAgain({ topic: 'HISTORY' })).toEqual([['history']]);
+  expect(await askedAgain({ topic: 'HISTORY' })).toEqual([['history'], ['follow-ups', 'known']]);
   const service = (behind: boolean): Item => ({
     topic: 'SERVICE',
     data: { behind, refused: 0 } as unknown as Record<string, never>,

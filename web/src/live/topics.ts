@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { Board, Item, MyCalls, NoticeView, Service, SlotView, Speaking } from '../api/types';
-import { callStore } from '../calls/store';
+import { callStore, useCallStore } from '../calls/store';
+import { finished } from '../followup/finished';
 import { noticeStore } from '../notices/store';
 import { shelfStore } from '../park/store';
 import { peopleStore } from '../people/store';
@@ -20,7 +21,11 @@ async function askAgain(queries: QueryClient, ...queryKey: string[]) {
 
 /** What each feature does when the server says something of its topic; none can be forgotten. */
 const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
-  CALLS: (data) => callStore.take(data as MyCalls),
+  CALLS(data) {
+    const before = useCallStore.getState().calls;
+    callStore.take(data as MyCalls);
+    finished.take(before, (data as MyCalls).calls);
+  },
   PEOPLE: (data) => peopleStore.take(data as Board),
   SHELF: (data) => shelfStore.take(data as SlotView[]),
   NOTICES: (data) => noticeStore.take(data as NoticeView[]),
@@ -31,12 +36,23 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
       void askAgain(queries); // what could not be read while the database was away
     }
   },
-  HISTORY: (_, queries) => void askAgain(queries, 'history'),
+  HISTORY(_, queries) {
+    void askAgain(queries, 'history');
+    void askAgain(queries, 'follow-ups', 'known'); // of which the last calls are a part
+  },
   VOICEMAIL: (_, queries) => void askAgain(queries, 'voicemail'),
   RECORDINGS: (_, queries) => void askAgain(queries, 'recordings'),
+  FOLLOW_UPS: (_, queries) => void askAgain(queries, 'follow-ups'),
   CONTACTS(_, queries) {
     void askAgain(queries, 'contacts');
-    for (const shown of ['history', 'voicemail', 'recordings', 'to-call-back', 'find']) {
+    for (const shown of [
+      'history',
+      'voicemail',
+      'recordings',
+      'to-call-back',
+      'find',
+      'follow-ups',
+    ]) {
       void askAgain(queries, shown); // they name whoever they speak of
     }
   },
@@ -54,7 +70,15 @@ export function take(items: Item[], queries: QueryClient) {
 
 /** Forgets everything the server has said. */
 export function forget() {
-  for (const store of [line, callStore, peopleStore, shelfStore, noticeStore, soundStore]) {
+  for (const store of [
+    line,
+    callStore,
+    peopleStore,
+    shelfStore,
+    noticeStore,
+    soundStore,
+    finished,
+  ]) {
     store.reset();
   }
 }

@@ -81,3 +81,14 @@ export function dayTitle(instant: string, now: number): string {
     ? i18next.t('history.yesterday')
     : longDay(instant, now);
 }
+
+/** When something was or will be, in as few words as a row has room for. */
+export function shortMoment(instant: string, now: number): string {
+  const days = new Map([
+    [dayOf(now), i18next.t('history.today')],
+    [dayOf(now - DAY_MS), i18next.t('history.yesterday')],
+    [dayOf(now + DAY_MS), i18next.t('history.tomorrow')],
+  ]);
+  const near = days.get(dayOf(instant))?.toLowerCase();
+  return `${near ?? format(instant, { day: 'numeric', month: 'short' })} ${timeOfDay(instant)}`;
+}

@@ -10,6 +10,7 @@ class PagesController {
     "/desk",
     "/history",
     "/history/recordings",
+    "/history/follow-ups",
     "/voicemail",
     "/contacts",
     "/outside",
