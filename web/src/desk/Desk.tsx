@@ -1,4 +1,4 @@
-import { Suspense, lazy } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallBackView, CallView } from '../api/types';
 import { Announcement } from '../calls/Announcement';
@@ -18,14 +18,16 @@ import { timeOfDay } from '../words/time';
 /** Nobody waits for it who has a call. */
 const Worklist = lazy(() => import('./Worklist').then((it) => ({ default: it.Worklist })));
 
-/** Loads with the first call. */
-const Known = lazy(() => import('../followup/Known').then((it) => ({ default: it.Known })));
+/** Loads once the desk is there: whoever answers can write at once. */
+const loadKnown = () => import('../followup/Known');
+const Known = lazy(() => loadKnown().then((it) => ({ default: it.Known })));
 const Finished = lazy(() =>
   import('../followup/Finished').then((it) => ({ default: it.Finished })),
 );
 
 /** The main view: dialling, the calls in hand, the people and the park slots, all in sight. */
 export function Desk() {
+  useEffect(() => void loadKnown(), []);
   return (
     <DragBoard>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_332px] lg:grid-rows-[minmax(0,1fr)_auto] lg:gap-x-4">

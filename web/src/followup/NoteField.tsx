@@ -16,7 +16,7 @@ const KEY = '.';
 export function NoteField({ call, byKey = false }: { call: string; byKey?: boolean }) {
   const { t } = useTranslation();
   const id = useId();
-  const { note, ready, failed, write } = useNote(call);
+  const { note, failed, write } = useNote(call);
   const phrases = usePhrases();
   const [editing, setEditing] = useState(false);
   const text = useRef<HTMLTextAreaElement>(null);
@@ -54,7 +54,6 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
           aria-label={t('note.title')}
           placeholder={t('note.titleHint')}
           maxLength={200}
-          disabled={!ready}
           value={note.title}
           onKeyDown={pressed}
           onChange={(event) => write({ ...note, title: event.target.value })}
@@ -69,7 +68,6 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
         aria-label={t('note.text')}
         placeholder={t('note.textHint')}
         maxLength={10_000}
-        disabled={!ready}
         value={note.text}
         onKeyDown={pressed}
         onChange={(event) => write({ ...note, text: event.target.value })}

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { get } from '../api/client';
 import { useMe } from '../session/session';
@@ -8,18 +8,31 @@ import { type NoteText, drafts } from './drafts';
 const PAUSE_MS = 500;
 const AGAIN_MS = 3_000;
 
+const BLANK: NoteText = { title: '', text: '' };
+
+/** What was written before, and what somebody typed before it was there. */
+function together(before: NoteText, typed: NoteText): NoteText {
+  return {
+    title: typed.title || before.title,
+    text: [before.text, typed.text].filter(Boolean).join('\n'),
+  };
+}
+
 /** The note about a call: as it was, and kept as one types, through a reload and a killed server. */
 export function useNote(call: string) {
   const me = useMe().id;
+  const queries = useQueryClient();
   const [typed, setTyped] = useState<NoteText | undefined>(() => drafts.read(me, call));
+  /** Whether something was typed before it was known what was written before. */
+  const [early, setEarly] = useState(false);
   const [failed, setFailed] = useState(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const { data } = useQuery({
     queryKey: ['note', call],
     queryFn: () => get<NoteText>(`/api/calls/${call}/note`),
     staleTime: Infinity,
-    enabled: typed === undefined,
   });
+  const note = early && data && typed ? together(data, typed) : (typed ?? data ?? BLANK);
 
   useEffect(() => {
     function send() {
@@ -47,12 +60,15 @@ export function useNote(call: string) {
   );
 
   return {
-    note: typed ?? data ?? { title: '', text: '' },
-    ready: typed !== undefined || data !== undefined,
+    note,
     failed,
-    write(note: NoteText) {
-      drafts.write(me, call, note);
-      setTyped(note);
+    write(next: NoteText) {
+      setEarly(data === undefined);
+      drafts.write(me, call, next);
+      setTyped(next);
+      if (data !== undefined) {
+        queries.setQueryData(['note', call], next);
+      }
     },
   };
 }
