@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/to-call-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put: operations["takeOn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/speed-dials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_1"];
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/tips": {
         parameters: {
             query?: never;
@@ -107,7 +139,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mine"];
+        get: operations["mine_2"];
         put: operations["choose"];
         post?: never;
         delete?: never;
@@ -124,7 +156,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["phrases"];
-        put: operations["keep"];
+        put: operations["keep_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -188,7 +220,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["keep_1"];
+        put: operations["keep_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -324,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contact-imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{call}/outcome": {
         parameters: {
             query?: never;
@@ -347,7 +395,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read"];
+        get: operations["read_1"];
         put: operations["write"];
         post?: never;
         delete?: never;
@@ -573,7 +621,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_2"];
+        post: operations["keep_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -788,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contact-imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post: operations["take_1"];
+        delete: operations["cancel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls": {
         parameters: {
             query?: never;
@@ -829,7 +893,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1316,22 +1380,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/to-call-back": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["mine_1"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/session/sign-ins": {
         parameters: {
             query?: never;
@@ -1588,6 +1636,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/history/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/history/file": {
         parameters: {
             query?: never;
@@ -1684,6 +1748,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contacts/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["save_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/course": {
         parameters: {
             query?: never;
@@ -1695,6 +1775,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/to-call-back/{caller}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["leave_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1758,7 +1854,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["leave_1"];
+        delete: operations["leave_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1835,6 +1931,13 @@ export interface components {
             returned: components["schemas"]["Returned"];
             callBack: boolean;
         };
+        BadCard: {
+            /** Format: int32 */
+            line: number;
+            /** @enum {string} */
+            flaw: "NAMELESS" | "NUMBER_UNREADABLE" | "NUMBER_OF_OURS" | "EXTENSION_UNREADABLE" | "MAIL_UNREADABLE" | "TOO_LONG" | "TOO_MANY" | "NO_CARD" | "CARD_UNFINISHED" | "LINE_BROKEN" | "NO_COLUMNS" | "REST_NOT_READ";
+            what: string;
+        };
         Board: {
             whole: boolean;
             people: components["schemas"]["PersonView"][];
@@ -1872,6 +1975,12 @@ export interface components {
         };
         CallOutcome: {
             outcome: string;
+        };
+        CallReturn: {
+            caller: string;
+            /** Format: int64 */
+            person: number;
+            note: string;
         };
         CallView: {
             id: string;
@@ -1963,6 +2072,19 @@ export interface components {
         ContactGroups: {
             names: string[];
         };
+        ContactImport: {
+            id: string;
+            /** @enum {string} */
+            state: "READ" | "RUNNING" | "DONE" | "CANCELLED" | "FAILED";
+            counts: components["schemas"]["ImportCounts"];
+            fresh: string[];
+            doubtful: components["schemas"]["DoubtfulCard"][];
+            bad: components["schemas"]["BadCard"][];
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            of: number;
+        };
         ContactRow: {
             /** Format: int64 */
             id: number;
@@ -2019,6 +2141,12 @@ export interface components {
         };
         Done: {
             done: boolean;
+        };
+        DoubtfulCard: {
+            /** Format: int32 */
+            index: number;
+            incoming: components["schemas"]["ContactBefore"];
+            existing: components["schemas"]["ContactBefore"];
         };
         Failed: {
             /** Format: int32 */
@@ -2107,6 +2235,11 @@ export interface components {
             noted: boolean;
             course: components["schemas"]["SegmentView"][];
         };
+        HistoryLine: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+        };
         HistoryPage: {
             entries: components["schemas"]["HistoryEntry"][];
             next?: string;
@@ -2114,9 +2247,21 @@ export interface components {
         HoldMusicView: {
             name?: string;
         };
+        ImportCounts: {
+            /** Format: int32 */
+            fresh: number;
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            same: number;
+            /** Format: int32 */
+            doubtful: number;
+            /** Format: int32 */
+            bad: number;
+        };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "SPEED_DIALS" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -2136,8 +2281,17 @@ export interface components {
             /** Format: date-time */
             until?: string;
         };
+        Key: {
+            /** Format: int32 */
+            page: number;
+            label: string;
+            /** @enum {string} */
+            kind: "PERSON" | "CONTACT" | "NUMBER" | "GROUP" | "SLOT";
+            of: string;
+            number: string;
+        };
         Keys: {
-            digits: string;
+            keys: components["schemas"]["Key"][];
         };
         Known: {
             person: components["schemas"]["PersonView"];
@@ -2529,6 +2683,24 @@ export interface components {
             call: string;
             legs: number[];
         };
+        SpeedDialView: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            page: number;
+            label: string;
+            /** @enum {string} */
+            kind: "PERSON" | "CONTACT" | "NUMBER" | "GROUP" | "SLOT";
+            of: string;
+            number: string;
+            name: string;
+            dial?: string;
+            shown: string;
+            /** Format: int64 */
+            person?: number;
+            picture: boolean;
+            numbers: components["schemas"]["NumberView"][];
+        };
         Spoken: {
             shown: string;
             dial: string;
@@ -2570,6 +2742,13 @@ export interface components {
         Switched: {
             on: boolean;
         };
+        TakeOver: {
+            chosen: {
+                [key: string]: "MERGE" | "ADD" | "LEAVE";
+            };
+            /** @enum {string} */
+            others: "MERGE" | "ADD" | "LEAVE";
+        };
         Taken: {
             call?: string;
             device: string;
@@ -2603,6 +2782,7 @@ export interface components {
             seen: boolean;
         };
         ToCallBack: {
+            caller: string;
             who: components["schemas"]["PartyView"];
             /** Format: int32 */
             times: number;
@@ -2613,6 +2793,10 @@ export interface components {
             last: string;
             /** Format: int64 */
             rang: number;
+            /** Format: int64 */
+            takenBy?: number;
+            takenByName?: string;
+            note: string;
         };
         Typed: {
             text: string;
@@ -2671,6 +2855,7 @@ export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswered = components['schemas']['Answered'];
 export type SchemaAnswering = components['schemas']['Answering'];
 export type SchemaArrival = components['schemas']['Arrival'];
+export type SchemaBadCard = components['schemas']['BadCard'];
 export type SchemaBoard = components['schemas']['Board'];
 export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
@@ -2678,6 +2863,7 @@ export type SchemaCallBefore = components['schemas']['CallBefore'];
 export type SchemaCallNote = components['schemas']['CallNote'];
 export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallOutcome = components['schemas']['CallOutcome'];
+export type SchemaCallReturn = components['schemas']['CallReturn'];
 export type SchemaCallView = components['schemas']['CallView'];
 export type SchemaCandidate = components['schemas']['Candidate'];
 export type SchemaCardBody = components['schemas']['CardBody'];
@@ -2687,6 +2873,7 @@ export type SchemaContactBefore = components['schemas']['ContactBefore'];
 export type SchemaContactChange = components['schemas']['ContactChange'];
 export type SchemaContactFilters = components['schemas']['ContactFilters'];
 export type SchemaContactGroups = components['schemas']['ContactGroups'];
+export type SchemaContactImport = components['schemas']['ContactImport'];
 export type SchemaContactRow = components['schemas']['ContactRow'];
 export type SchemaContactView = components['schemas']['ContactView'];
 export type SchemaContactsPage = components['schemas']['ContactsPage'];
@@ -2695,6 +2882,7 @@ export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDial = components['schemas']['Dial'];
 export type SchemaDone = components['schemas']['Done'];
+export type SchemaDoubtfulCard = components['schemas']['DoubtfulCard'];
 export type SchemaFailed = components['schemas']['Failed'];
 export type SchemaFollowUpBody = components['schemas']['FollowUpBody'];
 export type SchemaFollowUpView = components['schemas']['FollowUpView'];
@@ -2704,12 +2892,15 @@ export type SchemaHanding = components['schemas']['Handing'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
+export type SchemaHistoryLine = components['schemas']['HistoryLine'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
 export type SchemaHoldMusicView = components['schemas']['HoldMusicView'];
+export type SchemaImportCounts = components['schemas']['ImportCounts'];
 export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeeping = components['schemas']['Keeping'];
+export type SchemaKey = components['schemas']['Key'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaKnown = components['schemas']['Known'];
 export type SchemaKnownOf = components['schemas']['KnownOf'];
@@ -2766,12 +2957,14 @@ export type SchemaShareView = components['schemas']['ShareView'];
 export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
 export type SchemaSpeaking = components['schemas']['Speaking'];
+export type SchemaSpeedDialView = components['schemas']['SpeedDialView'];
 export type SchemaSpoken = components['schemas']['Spoken'];
 export type SchemaStand = components['schemas']['Stand'];
 export type SchemaStockPhrases = components['schemas']['StockPhrases'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
 export type SchemaSwitched = components['schemas']['Switched'];
+export type SchemaTakeOver = components['schemas']['TakeOver'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
 export type SchemaTapeView = components['schemas']['TapeView'];
@@ -2858,6 +3051,90 @@ export interface operations {
             };
         };
     };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ToCallBack"][];
+                };
+            };
+        };
+    };
+    takeOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallReturn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    mine_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpeedDialView"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keys"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     tips: {
         parameters: {
             query?: never;
@@ -2926,7 +3203,7 @@ export interface operations {
             };
         };
     };
-    mine: {
+    mine_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2988,7 +3265,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3094,7 +3371,7 @@ export interface operations {
             };
         };
     };
-    keep_1: {
+    keep_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3455,6 +3732,28 @@ export interface operations {
             };
         };
     };
+    read: {
+        parameters: {
+            query?: {
+                own?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactImport"];
+                };
+            };
+        };
+    };
     outcome: {
         parameters: {
             query?: never;
@@ -3479,7 +3778,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3859,7 +4158,7 @@ export interface operations {
             };
         };
     };
-    keep_2: {
+    keep_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4230,6 +4529,72 @@ export interface operations {
             };
         };
     };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactImport"];
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOver"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     call_1: {
         parameters: {
             query?: never;
@@ -4274,7 +4639,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4978,26 +5343,6 @@ export interface operations {
             };
         };
     };
-    mine_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["ToCallBack"][];
-                };
-            };
-        };
-    };
     signIns: {
         parameters: {
             query?: never;
@@ -5363,6 +5708,26 @@ export interface operations {
             };
         };
     };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HistoryLine"][];
+                };
+            };
+        };
+    };
     save_2: {
         parameters: {
             query: {
@@ -5492,6 +5857,30 @@ export interface operations {
             };
         };
     };
+    save_3: {
+        parameters: {
+            query: {
+                format: "VCARD3" | "VCARD4" | "CSV";
+                own?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vcard": string;
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     course: {
         parameters: {
             query?: {
@@ -5514,6 +5903,26 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["SegmentView"][];
                 };
+            };
+        };
+    };
+    leave_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                caller: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -5579,7 +5988,7 @@ export interface operations {
             };
         };
     };
-    leave_1: {
+    leave_2: {
         parameters: {
             query?: never;
             header?: never;

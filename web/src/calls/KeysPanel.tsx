@@ -10,7 +10,11 @@ export function KeysPanel({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const press = useMemo(() => (digit: string) => void sendDigits(call, digit), [call]);
   useKeys(
-    useMemo(() => [...'0123456789*#'].map((key) => ({ key, run: () => press(key) })), [press]),
+    useMemo(
+      () =>
+        [...'0123456789*#'].map((key) => ({ key, alt: 'without' as const, run: () => press(key) })),
+      [press],
+    ),
   );
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">

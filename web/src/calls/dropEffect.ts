@@ -3,9 +3,12 @@ import type { CallView, PersonView, SlotView } from '../api/types';
 import { nameOf } from './order';
 import { connect, park, send, takeParkedOrThrow } from './services';
 
+/** Whoever can be called: a colleague, or somebody outside with the number to dial. */
+type Callable = Pick<PersonView, 'name' | 'extension'>;
+
 /** What a call can be dropped on. */
 export type DropTarget =
-  | { kind: 'person'; person: PersonView }
+  | { kind: 'person'; person: Callable }
   | { kind: 'slot'; slot: SlotView }
   | { kind: 'call'; call: CallView };
 
@@ -40,7 +43,7 @@ export function dropEffect(
 function ontoPerson(
   call: CallView,
   name: string,
-  person: PersonView,
+  person: Callable,
   shift: boolean,
   t: TFunction,
 ): DropEffect {

@@ -21,9 +21,8 @@ export function aboutParty(party: PartyView, t: TFunction): string[] {
   const number = party.name === party.number ? '' : (party.number ?? '');
   const type = known?.type && known.type !== 'OTHER' ? t(`numberType.${known.type}`) : '';
   return [
-    known?.company ?? '',
+    known?.contact ? known.company : party.place,
     [type, number].filter(Boolean).join(' '),
-    known?.contact ? '' : party.place,
   ].filter(Boolean);
 }
 

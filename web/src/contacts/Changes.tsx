@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { ContactChange } from '../api/types';
 import { dayAndTime } from '../words/time';
 import { useChanges } from './contacts';
+import { inShort } from './inShort';
 
 /** Who changed a card when, and what stood there before. */
 export function Changes({ id }: { id: number }) {
@@ -41,18 +41,4 @@ function List({ id }: { id: number }) {
       ))}
     </ol>
   );
-}
-
-function inShort(card: NonNullable<ContactChange['before']>): string {
-  return [
-    card.name,
-    card.company,
-    ...card.numbers.map((each) => each.shown),
-    ...card.mails,
-    ...card.addresses,
-    ...card.tags,
-    card.note,
-  ]
-    .filter(Boolean)
-    .join(' · ');
 }

@@ -1,6 +1,6 @@
 import { IconSearch } from '@tabler/icons-react';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { sentence } from '../api/client';
@@ -16,7 +16,10 @@ import words from './words.view.en.json';
 
 addWords(words);
 
+const ImportSheet = lazy(() => import('./ImportSheet').then((it) => ({ default: it.ImportSheet })));
+
 const WHOSE = ['ALL', 'OFFICE', 'OWN', 'FAVOURITES'] as const;
+const FORMATS = ['VCARD4', 'VCARD3', 'CSV'] as const;
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 /** Whoever pauses so long while typing wants to see what there is. */
 const TYPING_MS = 100;
@@ -35,6 +38,7 @@ export function Contacts() {
   const open = Number(address.get('card')) || undefined;
   const setOpen = (id?: number) => setAddress(id ? { card: String(id) } : {}, { replace: true });
   const [writing, setWriting] = useState(false);
+  const [importing, setImporting] = useState(false);
   const filters = useFilters();
   const wanted = { ...narrowed, text: useSettled(text.trim(), TYPING_MS) };
   const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
@@ -102,7 +106,25 @@ export function Contacts() {
         />
         <button
           type="button"
-          className="btn btn-sm btn-primary ml-auto"
+          className="btn btn-sm btn-plain ml-auto"
+          onClick={() => setImporting(true)}
+        >
+          {t('contacts.readIn')}
+        </button>
+        <span className="quiet text-sm">{t('contacts.saveAs')}</span>
+        {FORMATS.map((format) => (
+          <a
+            key={format}
+            className="btn btn-sm btn-plain"
+            href={`/api/contacts/file?format=${format}&own=${narrowed.whose === 'OWN'}`}
+            download
+          >
+            {t(`contacts.save_${format}`)}
+          </a>
+        ))}
+        <button
+          type="button"
+          className="btn btn-sm btn-primary"
           onClick={() => {
             setWriting(true);
             setOpen();
@@ -179,6 +201,7 @@ export function Contacts() {
           )}
         </section>
       </div>
+      <Suspense>{importing && <ImportSheet onClose={() => setImporting(false)} />}</Suspense>
     </div>
   );
 }

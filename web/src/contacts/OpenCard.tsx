@@ -1,11 +1,13 @@
 import { IconPhone } from '@tabler/icons-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { sentence } from '../api/client';
 import type { ContactView } from '../api/types';
 import { callParty } from '../calls/services';
 import { Before } from '../followup/Before';
 import { useKnownContact } from '../followup/followUps';
+import { AddKeyButton } from '../speed/AddKeyButton';
 import { CardForm } from './CardForm';
 import { Changes } from './Changes';
 import { Groups } from './Groups';
@@ -111,6 +113,14 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
               <IconPhone size={16} aria-hidden="true" />
               {t('dial.call')}
             </button>
+            <AddKeyButton
+              target={{
+                kind: 'CONTACT',
+                of: String(row.id),
+                number: each.dial,
+                name: row.title,
+              }}
+            />
           </li>
         ))}
       </ul>
@@ -130,6 +140,9 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
       {known && (
         <div className="border-base-300 mt-4 border-t pt-3">
           <Before known={known} />
+          <Link className="btn btn-xs btn-plain mt-2" to={`/history?contact=${row.id}`}>
+            {t('contacts.myCalls')}
+          </Link>
         </div>
       )}
       <Groups contact={contact} />

@@ -13,6 +13,7 @@ import { useFinished } from '../followup/finished';
 import { Tips } from '../frame/Tips';
 import { Shelf } from '../park/Shelf';
 import { People } from '../people/People';
+import { SpeedDials } from '../speed/SpeedDials';
 import { timeOfDay } from '../words/time';
 
 /** Nobody waits for it who has a call. */
@@ -38,7 +39,10 @@ export function Desk() {
           <Tips />
           <InHand />
         </div>
-        <Shelf />
+        <div className="flex min-w-0 flex-col gap-2 lg:col-span-2 lg:row-start-2">
+          <SpeedDials />
+          <Shelf />
+        </div>
         <People />
       </div>
     </DragBoard>
@@ -69,7 +73,6 @@ function InHand() {
         {others.map((call) => (
           <li key={call.id}>
             <Strip call={call} calls={calls} />
-            <Suspense>{call === active && !call.conference && <Known call={call} />}</Suspense>
           </li>
         ))}
         {callBacks.map((each) => (
@@ -78,6 +81,8 @@ function InHand() {
           </li>
         ))}
       </ul>
+      {/* Behind all calls: it must push none of them out of sight. */}
+      <Suspense>{active && !active.conference && <Known call={active} />}</Suspense>
       <Suspense>{over && <Finished key={over.id} over={over} />}</Suspense>
       <Suspense>{calls.length === 0 && <Worklist />}</Suspense>
     </section>

@@ -16,6 +16,7 @@ import { useMe } from '../session/session';
 import { Leaving } from '../voicemail/Leaving';
 import { useNewMessages } from '../voicemail/messages';
 import { clockTime, dayOf, longDay, timeOfDay } from '../words/time';
+import { TakeOn, TakenOn } from './TakeOn';
 
 /** What waits for me while I have no call: callers parked for me, new messages, missed calls to return. */
 export function Worklist() {
@@ -146,6 +147,7 @@ function Missed({ missed }: { missed: ToCallBack }) {
       <p className="min-w-0 flex-1">
         <span className="font-semibold">{name}</span>{' '}
         <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
+        <TakenOn missed={missed} />
       </p>
       <p className="quiet text-sm">
         {missed.times > 1
@@ -156,6 +158,7 @@ function Missed({ missed }: { missed: ToCallBack }) {
             })
           : moment(missed.since, now)}
       </p>
+      <TakeOn missed={missed} />
       <CallPartyButton party={missed.who} word={t('worklist.call')} />
     </li>
   );

@@ -106,6 +106,7 @@ export function DialField() {
           : [
               ...[...'0123456789+*#'].map((key) => ({
                 key,
+                alt: 'without' as const,
                 run: () => {
                   setText((before) => before + key);
                   focus();

@@ -35,7 +35,7 @@ export function Finished({ over }: { over: Over }) {
           aria-expanded={open === 'note'}
           onClick={() => toggle('note')}
         >
-          {t('note.text')}
+          {t('note.short')}
         </button>
         <button type="button" className="btn btn-sm btn-plain" onClick={finished.away}>
           {t('finished.away')}

@@ -37,7 +37,7 @@ export function Header({ onKeys }: { onKeys: () => void }) {
       </p>
       <nav
         aria-label={t('tab.all')}
-        className="order-last flex gap-1 self-end max-md:w-full md:order-none"
+        className="order-last flex gap-1 self-end max-md:w-full max-sm:gap-0 md:order-none"
       >
         {tabs(me).map((tab) => (
           <NavLink
@@ -45,7 +45,7 @@ export function Header({ onKeys }: { onKeys: () => void }) {
             to={tab.path}
             title={t('key.title', { key: tab.key })}
             className={({ isActive }) =>
-              `rounded-t-lg px-3.5 pt-2.5 pb-2.5 ${
+              `rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-sm:px-1.5 max-sm:text-sm ${
                 isActive
                   ? 'bg-base-200 text-base-content font-semibold'
                   : 'opacity-85 hover:opacity-100'

@@ -14,6 +14,8 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ['↑ ↓', t('key.choose')],
     ['Enter', t('key.enter')],
     ['K', t('key.keypad')],
+    ['Alt 1–9', t('key.speed')],
+    ['.', t('key.note')],
     ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
     ['L', t('key.connect')],
     ['↑ ↓', t('key.strip')],

@@ -7,6 +7,8 @@ export interface Key {
   run: () => unknown;
   /** Whether it works while a dialog is open, too. */
   always?: boolean;
+  /** Whether it works together with Alt only, or only alone; otherwise both ways. */
+  alt?: 'with' | 'without';
 }
 
 function typing(target: EventTarget | null): boolean {
@@ -36,7 +38,10 @@ export function useKeys(keys: Key[]) {
       }
       const dialog = document.querySelector('dialog[open]') !== null;
       const found = keys.find(
-        (each) => each.key === event.key.toLowerCase() && (!dialog || each.always),
+        (each) =>
+          each.key === event.key.toLowerCase() &&
+          (!dialog || each.always) &&
+          (each.alt === undefined || (each.alt === 'with') === event.altKey),
       );
       if (found && found.run() !== false) {
         event.preventDefault();

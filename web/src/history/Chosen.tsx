@@ -1,5 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
+import { WithOne } from './WithOne';
 import { copyNumber, fileOf, remove } from './entries';
 
 interface Props {
@@ -26,7 +27,7 @@ export function Chosen({ chosen, onNone, onPrint }: Props) {
       >
         {t('history.remove')}
       </button>
-      <a className="btn btn-xs btn-plain" href={fileOf('ALL', '', ids)} download>
+      <a className="btn btn-xs btn-plain" href={fileOf({ ids: ids.join(',') })} download>
         {t('history.save')}
       </a>
       <button type="button" className="btn btn-xs btn-plain" onClick={onPrint}>
@@ -37,6 +38,7 @@ export function Chosen({ chosen, onNone, onPrint }: Props) {
           {t('history.copy')}
         </button>
       )}
+      {chosen.length === 1 && one && <WithOne entry={one} />}
       <button type="button" className="btn btn-xs btn-plain" onClick={onNone}>
         {t('history.leave')}
       </button>

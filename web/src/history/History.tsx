@@ -3,7 +3,7 @@ import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { get, sentence } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
@@ -12,7 +12,8 @@ import { dayOf, dayTitle } from '../words/time';
 import { Chosen } from './Chosen';
 import { Entry } from './Entry';
 import { Printed } from './Printed';
-import { fileOf } from './entries';
+import { Narrow } from './Narrow';
+import { type Narrowed, NOTHING, asked, fileOf } from './entries';
 
 const FILTERS = [
   'ALL',
@@ -28,20 +29,23 @@ const TYPING_MS = 150;
 /** Of an entry that has not been drawn yet. */
 const USUAL_HEIGHT = 46;
 
-function address(filter: string, text: string, before: string): string {
-  return `/api/history?${new URLSearchParams({ filter, text, before })}`;
-}
-
 /** My calls, day by day, latest first. */
 export function History() {
   const { t } = useTranslation();
   const [filter, setFilter] = useState<(typeof FILTERS)[number]>('ALL');
   const [text, setText] = useState('');
   const wanted = useSettled(text.trim(), TYPING_MS);
+  const [searched, setSearched] = useSearchParams();
+  const [chosenNarrow, setNarrowed] = useState<Narrowed>(NOTHING);
+  const narrowed = { ...chosenNarrow, contact: searched.get('contact') ?? '' };
+  const isNarrowed = Object.values(narrowed).some(Boolean);
   const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
     useInfiniteQuery({
-      queryKey: ['history', filter, wanted],
-      queryFn: ({ pageParam }) => get<HistoryPage>(address(filter, wanted, pageParam)),
+      queryKey: ['history', filter, wanted, narrowed],
+      queryFn: ({ pageParam }) =>
+        get<HistoryPage>(
+          `/api/history?${asked({ filter, text: wanted, ...narrowed, before: pageParam })}`,
+        ),
       initialPageParam: '',
       getNextPageParam: (last) => last.next ?? undefined,
       placeholderData: keepPreviousData,
@@ -51,7 +55,7 @@ export function History() {
   const [marked, setMarked] = useState<ReadonlySet<number>>(new Set());
   const chosen = entries.filter((each) => marked.has(each.id));
   const [printing, setPrinting] = useState(false);
-  const printed = useCallback(() => setPrinting(false), []);
+  const printed = useCallback(() => setPrinting(false), [setPrinting]);
 
   function choose(id: number, on: boolean) {
     const next = new Set(marked);
@@ -86,7 +90,11 @@ export function History() {
         <Link to="/history/follow-ups" className="btn btn-sm btn-plain">
           {t('history.followUps')}
         </Link>
-        <a className="btn btn-sm btn-plain ml-auto" href={fileOf(filter, wanted, [])} download>
+        <a
+          className="btn btn-sm btn-plain ml-auto"
+          href={fileOf({ filter, text: wanted, ...narrowed })}
+          download
+        >
           {t('history.save')}
         </a>
         <button type="button" className="btn btn-sm btn-plain" onClick={() => setPrinting(true)}>
@@ -104,6 +112,15 @@ export function History() {
           />
         </label>
       </div>
+      <Narrow
+        narrowed={narrowed}
+        onChange={(next) => {
+          setNarrowed(next);
+          if (!next.contact) {
+            setSearched({}, { replace: true });
+          }
+        }}
+      />
       <div
         ref={scrolled}
         className="sheet min-h-0 flex-1 overflow-y-auto max-lg:h-[75dvh] max-lg:flex-none"
@@ -127,7 +144,7 @@ export function History() {
             {t(
               hasNextPage
                 ? 'history.noneSoFar'
-                : text || filter !== 'ALL'
+                : text || filter !== 'ALL' || isNarrowed
                   ? 'history.noneFound'
                   : 'history.none',
             )}

@@ -12,11 +12,32 @@ export async function remove(ids: number[]) {
   }
 }
 
-/** Where the file is of what is chosen, or of everything that is found. */
-export function fileOf(filter: string, text: string, ids: number[]): string {
-  const query: Record<string, string> = ids.length > 0 ? { ids: ids.join(',') } : { filter, text };
-  return `/api/history/file?${new URLSearchParams(query)}`;
+/** To what the history is narrowed down; empty where it is not. */
+export interface Narrowed {
+  contact: string;
+  person: string;
+  line: string;
+  outcome: string;
+  from: string;
+  to: string;
 }
+
+export const NOTHING: Narrowed = {
+  contact: '',
+  person: '',
+  line: '',
+  outcome: '',
+  from: '',
+  to: '',
+};
+
+/** The question for these entries. What is empty is not asked for. */
+export function asked(wanted: Record<string, string>): string {
+  return new URLSearchParams(Object.entries(wanted).filter(([, value]) => value !== '')).toString();
+}
+
+/** Where the file is of what is chosen, or of everything that is found. */
+export const fileOf = (wanted: Record<string, string>) => `/api/history/file?${asked(wanted)}`;
 
 export async function copyNumber({ other }: HistoryEntry) {
   const number = other.number ?? '';

@@ -42,6 +42,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   },
   VOICEMAIL: (_, queries) => void askAgain(queries, 'voicemail'),
   RECORDINGS: (_, queries) => void askAgain(queries, 'recordings'),
+  SPEED_DIALS: (_, queries) => void askAgain(queries, 'speed-dials'),
   FOLLOW_UPS: (_, queries) => void askAgain(queries, 'follow-ups'),
   CONTACTS(_, queries) {
     void askAgain(queries, 'contacts');
@@ -52,6 +53,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
       'to-call-back',
       'find',
       'follow-ups',
+      'speed-dials',
     ]) {
       void askAgain(queries, shown); // they name whoever they speak of
     }

@@ -28,7 +28,7 @@ export function Shelf() {
   return (
     <section
       aria-label={t('shelf.title')}
-      className="border-base-300 bg-base-300/40 flex items-stretch lg:col-span-2 lg:row-start-2 gap-2 rounded-lg border p-1.5 max-lg:flex-col"
+      className="border-base-300 bg-base-300/40 flex items-stretch gap-2 rounded-lg border p-1.5 max-lg:flex-col"
     >
       <h2 className="w-20 shrink-0 self-center pl-2 leading-tight font-bold max-lg:w-auto max-lg:self-start">
         {t('shelf.title')}

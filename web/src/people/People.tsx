@@ -8,7 +8,9 @@ import { useOnce } from '../live/useOnce';
 import { useMe } from '../session/session';
 import { clockTime } from '../words/time';
 import { Lamp } from './Lamp';
+import { PersonCard } from './PersonCard';
 import { usePeople } from './store';
+import { usePointed } from './usePointed';
 
 /** The people of the office by team, with live lamps. A click calls. */
 export function People() {
@@ -22,11 +24,15 @@ export function People() {
     (person) => (!freeOnly || person.lamp === 'FREE') && (team === '' || person.team === team),
   );
   const free = everybody.filter((person) => person.lamp === 'FREE').length;
+  const { board, pointed, row, leaving } = usePointed();
+  const about = everybody.find((person) => person.id === pointed?.id);
 
   return (
     <section
+      ref={board}
       aria-label={t('people.title')}
-      className="sheet flex min-h-0 flex-col lg:col-start-2 lg:row-start-1 lg:max-h-full"
+      {...leaving}
+      className="sheet relative flex min-h-0 flex-col lg:col-start-2 lg:row-start-1 lg:max-h-full"
     >
       <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-3 py-2">
         <h2 className="font-bold">{t('people.title')}</h2>
@@ -64,7 +70,7 @@ export function People() {
                 {shown
                   .filter((person) => person.team === each)
                   .map((person) => (
-                    <PersonRow key={person.id} person={person} />
+                    <PersonRow key={person.id} person={person} pointing={row(person.id)} />
                   ))}
               </ul>
             </div>
@@ -73,11 +79,17 @@ export function People() {
           <p className="quiet px-2 py-3">{t('people.nobody')}</p>
         )}
       </div>
+      {about && pointed && <PersonCard person={about} end={pointed.end} />}
     </section>
   );
 }
 
-function PersonRow({ person }: { person: PersonView }) {
+interface RowProps {
+  person: PersonView;
+  pointing: object;
+}
+
+function PersonRow({ person, pointing }: RowProps) {
   const { t } = useTranslation();
   const { run, busy } = useOnce(
     useCallback(() => callParty({ dial: person.extension }), [person.extension]),
@@ -94,6 +106,7 @@ function PersonRow({ person }: { person: PersonView }) {
           state: t(`lamp.${person.lamp}`),
         })}
         aria-disabled={busy}
+        {...pointing}
         onClick={() => void run()}
       >
         <Lamp lamp={person.lamp} />

@@ -42,14 +42,14 @@ class FollowUpTest {
     Desk joss = browsers.of("joss");
     tomasz.play("Elspeth Nairn");
     calls(tomasz, "Elspeth Nairn", lotte);
-    assertThat(field(lotte, "Note")).isVisible();
+    assertThat(field(lotte, "Note about this call")).isVisible();
     lotte.press(".");
-    assertThat(field(lotte, "Note")).isFocused();
+    assertThat(field(lotte, "Note about this call")).isFocused();
     lotte.page.keyboard().type("Forty sacks of wool on Friday.");
     field(lotte, "Title of the note").fill("Wool");
     lotte.page.reload();
     assertThat(field(lotte, "Title of the note")).hasValue("Wool");
-    assertThat(field(lotte, "Note")).hasValue("Forty sacks of wool on Friday.");
+    assertThat(field(lotte, "Note about this call")).hasValue("Forty sacks of wool on Friday.");
     tomasz.phoneButton("Elspeth Nairn", "Hang up").click();
 
     Locator over = section(lotte, "The call with 0121 496 0101 is over");
@@ -104,12 +104,12 @@ class FollowUpTest {
     field(lotte, "Phrase 1").fill("Wants to be called back.");
     lotte.button("Keep them").click();
     assertThat(lotte.page.getByText("Wants to be called back.")).isVisible();
-    assertThat(field(lotte, "Note")).isVisible();
+    assertThat(field(lotte, "Note about this call")).isVisible();
     lotte.press(".");
-    assertThat(field(lotte, "Note")).isFocused();
+    assertThat(field(lotte, "Note about this call")).isFocused();
     lotte.page.keyboard().type("Urgent.");
     lotte.press("Alt+1");
-    assertThat(field(lotte, "Note")).hasValue("Urgent. Wants to be called back.");
+    assertThat(field(lotte, "Note about this call")).hasValue("Urgent. Wants to be called back.");
     lotte.button("End").click();
   }
 
@@ -122,14 +122,14 @@ class FollowUpTest {
       ines.dial("01314960110");
       ines.sees("0131 496 0110", "talking");
       server.kill();
-      field(ines, "Note").fill("Posters by Tuesday.");
+      field(ines, "Note about this call").fill("Posters by Tuesday.");
       assertThat(ines.page.getByText("Not kept yet. Trying again.")).isVisible();
       server.start();
       assertThat(ines.page.getByText("Not kept yet. Trying again.")).isHidden();
       assertThat(ines.page.getByText("The connection to the server is lost")).isHidden();
       ines.page.reload();
       ines.sees("0131 496 0110", "talking");
-      assertThat(field(ines, "Note")).hasValue("Posters by Tuesday.");
+      assertThat(field(ines, "Note about this call")).hasValue("Posters by Tuesday.");
     }
   }
 }

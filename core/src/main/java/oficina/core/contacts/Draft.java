@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import oficina.core.contacts.Contact.Card;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.Dialled;
@@ -56,7 +57,17 @@ public record Draft(
     /** More than fits into one of its fields. */
     TOO_LONG,
     /** More of something than a card has room for. */
-    TOO_MANY
+    TOO_MANY,
+    /** A line of a file that belongs to no card. */
+    NO_CARD,
+    /** A card of a file that begins and does not end. */
+    CARD_UNFINISHED,
+    /** A line of a file whose quotation marks do not match. */
+    LINE_BROKEN,
+    /** A file whose first line names no column that is known. */
+    NO_COLUMNS,
+    /** Where a file is given up in which too much is broken. */
+    REST_NOT_READ
   }
 
   /**
@@ -105,7 +116,7 @@ public record Draft(
             read,
             readMails,
             lines(addresses, findings),
-            lines(tags, findings),
+            lines(eachTag(), findings),
             text(note, LONGEST_NOTE, findings),
             line(tone, findings));
     if (numbers.size() > MOST) {
@@ -114,12 +125,17 @@ public record Draft(
     return new Checked(findings.isEmpty() ? card : null, findings);
   }
 
+  /** What stands between commas is a tag of its own, also in files. */
+  private List<String> eachTag() {
+    return tags.stream().flatMap(each -> Stream.of(each.split("[,;]"))).toList();
+  }
+
   private static String line(String typed, List<Finding> findings) {
     return text(typed.replaceAll("\\s+", " "), LONGEST_LINE, findings);
   }
 
   private static String text(String typed, int longest, List<Finding> findings) {
-    String text = typed.strip();
+    String text = typed.replace("\r\n", "\n").strip();
     if (text.length() > longest) {
       findings.add(Finding.of(Flaw.TOO_LONG, text));
     }

@@ -124,15 +124,17 @@ public class ContactViews {
         office.now().nameOf(changed.by()),
         changed.at(),
         changed.what(),
-        before == null
-            ? null
-            : new ContactBefore(
-                before.name(),
-                before.company(),
-                numbers(before),
-                before.mails(),
-                before.addresses(),
-                before.tags(),
-                before.note()));
+        before == null ? null : before(before));
+  }
+
+  ContactBefore before(Card card) {
+    return new ContactBefore(
+        card.name(),
+        card.company(),
+        numbers(card),
+        card.mails(),
+        card.addresses(),
+        card.tags(),
+        card.note());
   }
 }

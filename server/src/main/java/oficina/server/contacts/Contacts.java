@@ -77,15 +77,15 @@ public class Contacts {
     return known(new Contact(id, owner, uid, card, false));
   }
 
-  /** Adds many of one owner; told of once. */
-  public void addAll(@Nullable PersonId owner, List<NewContact> cards, PersonId by) {
+  /** Adds many of one owner; nobody is told before {@link #tell}. */
+  public List<Contact> addAll(@Nullable PersonId owner, List<NewContact> cards, PersonId by) {
     List<ContactId> ids = store.add(owner, cards, by, clock.instant());
     List<Contact> contacts = new ArrayList<>(ids.size());
     for (int i = 0; i < ids.size(); i++) {
       contacts.add(new Contact(ids.get(i), owner, cards.get(i).uid(), cards.get(i).card(), false));
     }
     putAll(contacts);
-    tell(owner);
+    return contacts;
   }
 
   public Contact change(Contact before, Card card, PersonId by) {
@@ -142,7 +142,8 @@ public class Contacts {
     }
   }
 
-  private void tell(@Nullable PersonId owner) {
+  /** Tells that contacts of this owner have changed. */
+  public void tell(@Nullable PersonId owner) {
     listeners.forEach(listener -> listener.accept(owner));
   }
 }

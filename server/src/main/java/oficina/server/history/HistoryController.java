@@ -194,6 +194,17 @@ class HistoryController {
     changed.historyChanged(me.id());
   }
 
+  /** A line on which calls come in. */
+  record HistoryLine(long id, String name) {}
+
+  /** The lines of the groups one belongs to, by which the history can be narrowed down. */
+  @GetMapping("/lines")
+  List<HistoryLine> lines(@AuthenticationPrincipal Employee me) {
+    return narrowing.linesOf(me.id()).stream()
+        .map(group -> new HistoryLine(group.id().value(), group.name()))
+        .toList();
+  }
+
   /** One of one's own calls. */
   @GetMapping("/{id}")
   HistoryEntry entry(@AuthenticationPrincipal Employee me, @PathVariable long id) {

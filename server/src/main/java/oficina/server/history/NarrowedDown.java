@@ -8,6 +8,7 @@ import oficina.core.call.Party;
 import oficina.core.contacts.Contact;
 import oficina.core.contacts.ContactId;
 import oficina.core.history.ToReturn;
+import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.contacts.Contacts;
@@ -39,6 +40,13 @@ class NarrowedDown {
 
   private static List<String> numbers(Contact contact) {
     return contact.card().numbers().stream().map(each -> each.number().e164()).toList();
+  }
+
+  /** The groups this person belongs to. */
+  List<Group> linesOf(PersonId me) {
+    return office.directory().groupsOf(me).stream()
+        .flatMap(id -> office.directory().group(id).stream())
+        .toList();
   }
 
   Wanted.Narrowing of(Narrow narrow, PersonId me) {

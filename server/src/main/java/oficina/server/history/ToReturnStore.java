@@ -3,16 +3,19 @@ package oficina.server.history;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import oficina.core.history.Part;
 import oficina.core.history.ToReturn;
+import oficina.core.people.PersonId;
 import oficina.server.database.JournalDatabase;
 import oficina.server.database.Times;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The lists of calls to return, kept up with the history. */
 @Repository
@@ -92,6 +95,57 @@ class ToReturnStore {
     if (!rows.isEmpty()) {
       batch.batchUpdate(sql, rows);
     }
+  }
+
+  /** Says who calls somebody back, in the place of whoever did so before. */
+  void takeOn(String caller, PersonId person, String note, Instant at) {
+    jdbc.sql("replace into call_return (caller, person_id, note, at) values (?, ?, ?, ?)")
+        .params(caller, person.value(), note, Times.utc(at))
+        .update();
+  }
+
+  void leave(String caller, PersonId person) {
+    jdbc.sql("delete from call_return where caller = ? and person_id = ?")
+        .params(caller, person.value())
+        .update();
+  }
+
+  /** Puts a caller of these lists on a colleague's own, and takes them off one's own. */
+  @Transactional
+  public void handOn(String caller, List<String> from, String own, String to) {
+    jdbc.sql(
+            """
+            insert ignore into to_return (list, caller, call_id, began, rang_ms)
+            select :to, caller, call_id, began, rang_ms from to_return
+            where caller = :caller and list in (:from)
+            """)
+        .param("to", to)
+        .param("caller", caller)
+        .param("from", from)
+        .update();
+    jdbc.sql("delete from to_return where caller = ? and list = ?").params(caller, own).update();
+  }
+
+  /** Who calls somebody back. */
+  record TakenOn(PersonId person, String note, Instant at) {}
+
+  /** Who calls these back, by caller. */
+  Map<String, TakenOn> takenOn(Collection<String> callers) {
+    Map<String, TakenOn> taken = new HashMap<>();
+    if (!callers.isEmpty()) {
+      jdbc.sql("select caller, person_id, note, at from call_return where caller in (:callers)")
+          .param("callers", callers)
+          .query(
+              row -> {
+                taken.put(
+                    row.getString("caller"),
+                    new TakenOn(
+                        new PersonId(row.getLong("person_id")),
+                        row.getString("note"),
+                        Times.instant(row.getObject("at", LocalDateTime.class))));
+              });
+    }
+    return taken;
   }
 
   /**

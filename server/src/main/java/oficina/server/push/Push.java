@@ -48,6 +48,8 @@ public record Push(Instant now, String run, List<Item> items) {
     RECORDINGS,
     /** Notes, or what is to be done, have changed. */
     FOLLOW_UPS,
+    /** The person's speed dials have changed. */
+    SPEED_DIALS,
     /** Contacts have changed, and with them who is who everywhere. */
     CONTACTS,
     /** A subscriber this person plays has changed. */

@@ -133,6 +133,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(person, Topic.HISTORY);
   }
 
+  @Override
+  public void toReturnChanged() {
+    tell(page -> true, Topic.TO_RETURN);
+  }
+
   /** Tells the pages of these people that something has become of a message of theirs. */
   public void voicemailChanged(Collection<PersonId> people) {
     tell(page -> people.contains(page.person()), Topic.VOICEMAIL);
@@ -150,6 +155,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
    */
   public void contactsChanged(@Nullable PersonId owner) {
     tell(page -> owner == null || owner.equals(page.person()), Topic.CONTACTS);
+  }
+
+  /** Tells this person's pages that their speed dials have changed. */
+  public void speedDialsChanged(PersonId person) {
+    tell(person, Topic.SPEED_DIALS);
   }
 
   /** Tells pages that notes or what is to be done have changed. */
@@ -214,7 +224,8 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       case NOTICES -> changes.notices();
       case SERVICE -> service();
       case SPEAKING -> speaking(changes.page().person());
-      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, CONTACTS, FOLLOW_UPS, OUTSIDE -> null;
+      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, CONTACTS, FOLLOW_UPS, SPEED_DIALS, OUTSIDE ->
+          null;
     };
   }
 

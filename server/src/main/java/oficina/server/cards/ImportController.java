@@ -1,0 +1,191 @@
+package oficina.server.cards;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import oficina.core.contacts.Comparison.Kind;
+import oficina.core.contacts.Draft.Flaw;
+import oficina.server.cards.ContactViews.ContactBefore;
+import oficina.server.cards.Imports.Doubtful;
+import oficina.server.cards.ReadIn.State;
+import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Files of contacts: looked at first, then taken over, with progress and a way to stop. */
+@RestController
+@RequestMapping("/api/contact-imports")
+class ImportController {
+  /** So many of each kind are shown; the others are counted. */
+  private static final int MOST_SHOWN = 100;
+
+  private static final int MOST_CHOSEN = 1_000;
+
+  private final Imports imports;
+  private final ContactViews views;
+
+  ImportController(Imports imports, ContactViews views) {
+    this.imports = imports;
+    this.views = views;
+  }
+
+  /**
+   * A file that was read in.
+   *
+   * @param fresh names of the first of those that are new
+   * @param doubtful the first of those of which there may be one already
+   * @param bad the first of those that cannot be taken over
+   * @param done how many have been taken over, or left
+   */
+  record ContactImport(
+      String id,
+      State state,
+      ImportCounts counts,
+      List<String> fresh,
+      List<DoubtfulCard> doubtful,
+      List<BadCard> bad,
+      int done,
+      int of) {}
+
+  record ImportCounts(int fresh, int changed, int same, int doubtful, int bad) {}
+
+  /**
+   * A card, and the contact it may be.
+   *
+   * @param index its place among the doubtful ones
+   */
+  record DoubtfulCard(int index, ContactBefore incoming, ContactBefore existing) {}
+
+  /**
+   * A card that cannot be taken over.
+   *
+   * @param line of the file on which it begins
+   */
+  record BadCard(int line, Flaw flaw, String what) {}
+
+  /**
+   * Read a file in, to be looked at. Nothing is changed yet.
+   *
+   * @param own whether the contacts are to be one's own, and nobody else's to see
+   */
+  @PutMapping(consumes = {"text/vcard", "text/csv"})
+  ContactImport read(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "false") boolean own,
+      HttpServletRequest request)
+      throws IOException {
+    String text = text(request.getInputStream().readAllBytes());
+    boolean csv = request.getContentType().startsWith("text/csv");
+    return view(imports.read(text, csv, me.id(), own ? me.id() : null));
+  }
+
+  /** UTF-8 as files have it today; what is none of it is of an older program. */
+  private static String text(byte[] file) {
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString();
+    } catch (CharacterCodingException e) {
+      return new String(file, StandardCharsets.ISO_8859_1);
+    }
+  }
+
+  /** How far it is. */
+  @GetMapping("/{id}")
+  ContactImport progress(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    return view(file(me, id));
+  }
+
+  /**
+   * What becomes of doubtful cards.
+   *
+   * @param chosen by their place among them
+   * @param others of those that were not chosen for
+   */
+  record TakeOver(
+      @NotNull @Size(max = MOST_CHOSEN) Map<@NotNull Integer, @NotNull Doubtful> chosen,
+      @NotNull Doubtful others) {}
+
+  /** Take it over. */
+  @PostMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void take(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody TakeOver body) {
+    ReadIn file = file(me, id);
+    if (file.progress().state() != State.READ) {
+      throw new Problem(HttpStatus.CONFLICT, "IMPORT_BEGUN");
+    }
+    imports.take(file, body.chosen(), body.others());
+  }
+
+  /** Stop. What has been taken over by then stays. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void cancel(@AuthenticationPrincipal Employee me, @PathVariable String id) {
+    file(me, id).progress().state(State.CANCELLED);
+  }
+
+  private ReadIn file(Employee me, String id) {
+    @Nullable ReadIn file = imports.of(me.id(), id);
+    if (file == null) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_IMPORT");
+    }
+    return file;
+  }
+
+  private ContactImport view(ReadIn file) {
+    List<ReadIn.Compared> doubtful = file.of(Kind.DOUBTFUL);
+    int fresh = file.of(Kind.NEW).size();
+    int changed = file.of(Kind.CHANGED).size();
+    ImportCounts counts =
+        new ImportCounts(
+            fresh, changed, file.of(Kind.SAME).size(), doubtful.size(), file.of(Kind.BAD).size());
+    return new ContactImport(
+        file.id(),
+        file.progress().state(),
+        counts,
+        file.of(Kind.NEW).stream()
+            .limit(MOST_SHOWN)
+            .map(each -> each.incoming().card().title())
+            .toList(),
+        Stream.iterate(
+                0, index -> index < Math.min(MOST_SHOWN, doubtful.size()), index -> index + 1)
+            .map(index -> doubtful(index, doubtful.get(index)))
+            .toList(),
+        file.of(Kind.BAD).stream().limit(MOST_SHOWN).map(ImportController::bad).toList(),
+        file.done().get(),
+        fresh + changed + doubtful.size());
+  }
+
+  private DoubtfulCard doubtful(int index, ReadIn.Compared compared) {
+    return new DoubtfulCard(
+        index,
+        views.before(compared.incoming().card()),
+        views.before(compared.comparison().existing().card()));
+  }
+
+  private static BadCard bad(ReadIn.Compared compared) {
+    var first = compared.incoming().findings().get(0);
+    return new BadCard(compared.incoming().line(), first.flaw(), first.what());
+  }
+}

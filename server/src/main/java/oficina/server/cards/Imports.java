@@ -1,0 +1,191 @@
+package oficina.server.cards;
+
+import jakarta.annotation.PreDestroy;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import oficina.core.contacts.Comparison;
+import oficina.core.contacts.Comparison.Kind;
+import oficina.core.contacts.Contact;
+import oficina.core.contacts.CsvFile;
+import oficina.core.contacts.Incoming;
+import oficina.core.contacts.VCardFile;
+import oficina.core.people.PersonId;
+import oficina.server.cards.ReadIn.Compared;
+import oficina.server.cards.ReadIn.State;
+import oficina.server.contacts.Contacts;
+import oficina.server.contacts.NewContact;
+import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+
+/**
+ * Takes over files of contacts: first they are only read and compared, then what is wanted of them
+ * becomes contacts, some hundreds at a time, in a thread of its own that keeps no call waiting.
+ * Each person has one file at a time.
+ */
+@Component
+class Imports {
+  private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
+  private static final int AT_ONCE = 500;
+
+  private final Contacts contacts;
+  private final OfficeData office;
+  private final Map<PersonId, ReadIn> files = new ConcurrentHashMap<>();
+  private final ExecutorService work =
+      Executors.newSingleThreadExecutor(
+          task -> {
+            Thread thread = new Thread(task, "import");
+            thread.setDaemon(true);
+            return thread;
+          });
+
+  Imports(Contacts contacts, OfficeData office) {
+    this.contacts = contacts;
+    this.office = office;
+  }
+
+  /** What becomes of cards of which there may be one already. */
+  enum Doubtful {
+    MERGE,
+    ADD,
+    LEAVE
+  }
+
+  /**
+   * Reads a file and compares it with what there is. Nothing is changed.
+   *
+   * @param owner whose own the contacts are to be; null for the office
+   */
+  ReadIn read(String file, boolean csv, PersonId by, @Nullable PersonId owner) {
+    List<Incoming> read =
+        csv ? CsvFile.read(file, office.plan()) : VCardFile.read(file, office.plan());
+    List<Compared> all =
+        contacts.ask(
+            book ->
+                read.stream()
+                    .map(each -> new Compared(each, Comparison.of(each, book, by, owner)))
+                    .toList());
+    ReadIn readIn = ReadIn.of(by, owner, all);
+    files.put(by, readIn);
+    return readIn;
+  }
+
+  /** The file this person has read in under this name, if they have. */
+  @Nullable ReadIn of(PersonId person, String id) {
+    ReadIn file = files.get(person);
+    return file == null || !file.id().equals(id) ? null : file;
+  }
+
+  /**
+   * Begins to take a file over.
+   *
+   * @param chosen of doubtful cards, by their place among them
+   * @param others of all other doubtful ones
+   */
+  void take(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
+    file.progress().state(State.RUNNING);
+    work.execute(
+        () -> {
+          try {
+            addNew(file);
+            change(file, chosen, others);
+            if (file.progress().state() == State.RUNNING) {
+              file.progress().state(State.DONE);
+            }
+          } catch (DataAccessException e) {
+            LOG.warn("A file of contacts could not be taken over: {}", e.getMessage());
+            file.progress().state(State.FAILED);
+          } finally {
+            contacts.tell(file.owner());
+          }
+        });
+  }
+
+  private static boolean cancelled(ReadIn file) {
+    return file.progress().state() != State.RUNNING;
+  }
+
+  private void addNew(ReadIn file) {
+    List<Compared> all = file.of(Kind.NEW);
+    for (int from = 0; from < all.size() && !cancelled(file); from += AT_ONCE) {
+      add(file, all.subList(from, Math.min(all.size(), from + AT_ONCE)));
+    }
+  }
+
+  private void add(ReadIn file, List<Compared> some) {
+    List<NewContact> added =
+        some.stream()
+            .map(each -> new NewContact(uid(each.incoming()), each.incoming().card()))
+            .toList();
+    List<Contact> there = contacts.addAll(file.owner(), added, file.by());
+    for (int i = 0; i < there.size(); i++) {
+      picture(there.get(i), some.get(i).incoming());
+    }
+    file.done().addAndGet(some.size());
+  }
+
+  private static String uid(Incoming incoming) {
+    return incoming.uid().isEmpty() ? "urn:uuid:" + UUID.randomUUID() : incoming.uid();
+  }
+
+  private void change(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
+    for (Compared each : file.of(Kind.CHANGED)) {
+      if (cancelled(file)) {
+        return;
+      }
+      put(file, each, each.incoming().card());
+    }
+    List<Compared> doubtful = file.of(Kind.DOUBTFUL);
+    List<Compared> toAdd = new ArrayList<>();
+    for (int i = 0; i < doubtful.size() && !cancelled(file); i++) {
+      Compared each = doubtful.get(i);
+      switch (chosen.getOrDefault(i, others)) {
+        case ADD -> toAdd.add(each);
+        case LEAVE -> file.done().incrementAndGet();
+        case MERGE ->
+            put(
+                file,
+                each,
+                Comparison.merged(each.comparison().existing().card(), each.incoming().card()));
+      }
+    }
+    add(file, toAdd);
+  }
+
+  /** Onto a contact that may have been changed or removed since the file was read. */
+  private void put(ReadIn file, Compared compared, Contact.Card card) {
+    contacts
+        .get(compared.comparison().existing().id(), file.by())
+        .ifPresent(
+            now -> {
+              contacts.change(now, card, file.by());
+              picture(now, compared.incoming());
+            });
+    file.done().incrementAndGet();
+  }
+
+  /** One that cannot be read is left out; the card counts. */
+  private void picture(Contact contact, Incoming incoming) {
+    if (incoming.picture() != null) {
+      try {
+        contacts.picture(contact, Pictures.small(incoming.picture()));
+      } catch (Problem unreadable) {
+        LOG.debug("A picture in a file could not be read");
+      }
+    }
+  }
+
+  @PreDestroy
+  void stop() {
+    work.shutdownNow();
+  }
+}

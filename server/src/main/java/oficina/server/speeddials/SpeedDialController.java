@@ -1,0 +1,118 @@
+package oficina.server.speeddials;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import oficina.core.contacts.ContactId;
+import oficina.core.numbers.Dialled;
+import oficina.core.people.GroupId;
+import oficina.core.people.PersonId;
+import oficina.server.contacts.Contacts;
+import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.signin.Employee;
+import oficina.server.speeddials.SpeedDial.Kind;
+import oficina.server.speeddials.SpeedDialViews.SpeedDialView;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One's own speed dials. */
+@RestController
+@RequestMapping("/api/speed-dials")
+class SpeedDialController {
+  private static final int MOST = 60;
+  private static final int MOST_PAGES = 6;
+
+  private final SpeedDialStore dials;
+  private final SpeedDialViews views;
+  private final Contacts contacts;
+  private final OfficeData office;
+  private final Pushes pushes;
+
+  SpeedDialController(
+      SpeedDialStore dials,
+      SpeedDialViews views,
+      Contacts contacts,
+      OfficeData office,
+      Pushes pushes) {
+    this.dials = dials;
+    this.views = views;
+    this.contacts = contacts;
+    this.office = office;
+    this.pushes = pushes;
+  }
+
+  /** All one's keys in their order. */
+  @GetMapping
+  List<SpeedDialView> mine(@AuthenticationPrincipal Employee me) {
+    return dials.of(me.id()).stream().map(dial -> views.view(dial, me.id())).toList();
+  }
+
+  record Keys(@NotNull @Size(max = MOST) List<@NotNull @Valid Key> keys) {}
+
+  /**
+   * A key to be.
+   *
+   * @param label one's own word for it; empty for its name
+   * @param of identity of a person, group or contact, a park slot, or a number in any notation
+   * @param number which of a contact's numbers, as it is dialled; empty for the first
+   */
+  record Key(
+      @Min(1) @Max(MOST_PAGES) int page,
+      @NotNull @Size(max = 40) String label,
+      @NotNull Kind kind,
+      @NotNull @Size(min = 1, max = 40) String of,
+      @NotNull @Size(max = 32) String number) {}
+
+  /** Put these keys, in this order, in the place of those there were. */
+  @PutMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keep(@AuthenticationPrincipal Employee me, @Valid @RequestBody Keys body) {
+    dials.keep(me.id(), body.keys().stream().map(key -> checked(key, me.id())).toList());
+    pushes.speedDialsChanged(me.id());
+  }
+
+  private SpeedDial checked(Key key, PersonId me) {
+    return new SpeedDial(
+        0, key.page(), key.label().strip(), key.kind(), target(key, me), key.number());
+  }
+
+  private String target(Key key, PersonId me) {
+    boolean there =
+        switch (key.kind()) {
+          case PERSON -> office.directory().person(new PersonId(identity(key))).isPresent();
+          case GROUP -> office.directory().group(new GroupId(identity(key))).isPresent();
+          case CONTACT -> contacts.get(new ContactId(identity(key)), me).isPresent();
+          case SLOT -> office.settings().isSlot(key.of());
+          case NUMBER -> true;
+        };
+    if (!there) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_TARGET");
+    }
+    if (key.kind() != Kind.NUMBER) {
+      return key.of();
+    }
+    if (office.plan().interpret(key.of()) instanceof Dialled.Outside outside) {
+      return outside.number().e164();
+    }
+    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_TARGET");
+  }
+
+  private static long identity(Key key) {
+    try {
+      return Long.parseLong(key.of());
+    } catch (NumberFormatException e) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_TARGET");
+    }
+  }
+}

@@ -1,0 +1,132 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Files of contacts, read in and saved. */
+@ExtendWith(TestServer.class)
+class ContactImportsTest {
+  private final Client lotte = Client.signedIn("lotte");
+  private final Client joss = Client.signedIn("joss");
+
+  @AfterEach
+  void end() {
+    lotte
+        .get("/api/contacts")
+        .body()
+        .get("contacts")
+        .forEach(each -> lotte.delete("/api/contacts/" + each.get("id").asLong()));
+    lotte.close();
+    joss.close();
+  }
+
+  private static JsonNode read(Client who, String file, String type, boolean own) {
+    byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
+    return who.upload("/api/contact-imports?own=" + own, bytes, type).body();
+  }
+
+  private static JsonNode take(Client who, String id, Map<String, Object> chosen) {
+    String path = "/api/contact-imports/" + id;
+    assertThat(who.post(path, chosen).status()).isEqualTo(204);
+    JsonNode now;
+    do {
+      now = who.get(path).body(); // each answer takes its time: that is pause enough
+    } while (now.get("state").asString().equals("RUNNING"));
+    return now;
+  }
+
+  private static final Map<String, Object> MERGE = Map.of("chosen", Map.of(), "others", "MERGE");
+
+  @Test
+  void a_file_is_looked_at_taken_over_saved_and_read_in_again() {
+    String csv =
+        """
+        name,company,number 1,number 1 type
+        Dov Hartigan,Hartigan Haulage,0151 496 0177,work
+        Nobody,,call me,
+        Marisol Quenby,Hask Primary School,0113 496 0148,work
+        """;
+    JsonNode read = read(lotte, csv, "text/csv", false);
+    assertThat(read.get("counts").get("fresh").asInt()).isEqualTo(2);
+    assertThat(read.get("bad").get(0).get("line").asInt()).isEqualTo(3);
+    assertThat(read.get("bad").get(0).get("flaw").asString()).isEqualTo("NUMBER_UNREADABLE");
+    assertThat(lotte.get("/api/contacts").body().get("contacts")).as("only looked at").isEmpty();
+    String id = read.get("id").asString();
+    assertThat(joss.get("/api/contact-imports/" + id).code()).isEqualTo("NO_SUCH_IMPORT");
+    assertThat(joss.post("/api/contact-imports/" + id, MERGE).code()).isEqualTo("NO_SUCH_IMPORT");
+    JsonNode done = take(lotte, id, MERGE);
+    assertThat(done.get("state").asString()).isEqualTo("DONE");
+    assertThat(lotte.post("/api/contact-imports/" + id, MERGE).code()).isEqualTo("IMPORT_BEGUN");
+    assertThat(joss.get("/api/contacts").body().get("contacts")).hasSize(2);
+
+    for (String format : List.of("VCARD3", "VCARD4", "CSV")) {
+      String saved =
+          new String(
+              lotte.bytes("/api/contacts/file?format=" + format).body(), StandardCharsets.UTF_8);
+      String type = format.equals("CSV") ? "text/csv" : "text/vcard";
+      JsonNode again = read(joss, saved, type, false);
+      assertThat(again.get("counts").get("same").asInt()).as(saved).isEqualTo(2);
+      assertThat(again.get("of").asInt()).isZero();
+      JsonNode changed = read(joss, saved.replace("Haulage", "Carriers"), type, false);
+      assertThat(changed.get("counts").get("changed").asInt()).isEqualTo(1);
+    }
+  }
+
+  @Test
+  void doubtful_ones_are_put_together_added_or_left() {
+    String first = "name,number\nDov Hartigan,0151 496 0177\nBettina Roe,0151 496 0121\n";
+    take(lotte, read(lotte, first, "text/csv", false).get("id").asString(), MERGE);
+    String second =
+        """
+        name,number 1,number 2
+        D. Hartigan,0151 496 0177,07700 900305
+        Bettina Roe,07700 900306,
+        Dov Hartigan,07700 900307,
+        """;
+    JsonNode read = read(lotte, second, "text/csv", false);
+    assertThat(read.get("doubtful")).hasSize(3);
+    assertThat(read.get("doubtful").get(0).get("existing").get("name").asString())
+        .isEqualTo("Dov Hartigan");
+    Map<String, Object> chosen =
+        Map.of("chosen", Map.of("1", "ADD", "2", "LEAVE"), "others", "MERGE");
+    take(lotte, read.get("id").asString(), chosen);
+    JsonNode all = lotte.get("/api/contacts").body().get("contacts");
+    assertThat(all).hasSize(3);
+    assertThat(all.get(2).get("title").asString()).isEqualTo("Dov Hartigan");
+    assertThat(all.get(2).get("numbers")).hasSize(2);
+  }
+
+  @Test
+  void what_is_ones_own_is_saved_for_nobody_else_and_a_long_import_can_be_stopped() {
+    StringBuilder many = new StringBuilder("name,number\n");
+    for (int i = 0; i < 20_000; i++) {
+      many.append("Walrus ").append(i).append(",0113 49").append(60000 + i % 10000).append('\n');
+    }
+    JsonNode read = read(lotte, many.toString(), "text/csv", true);
+    String path = "/api/contact-imports/" + read.get("id").asString();
+    lotte.post(path, MERGE);
+    assertThat(joss.delete(path).code()).isEqualTo("NO_SUCH_IMPORT");
+    assertThat(lotte.delete(path).status()).isEqualTo(204);
+    assertThat(lotte.get(path).body().get("state").asString()).isEqualTo("CANCELLED");
+    assertThat(new String(joss.bytes("/api/contacts/file?format=CSV&own=true").body()))
+        .doesNotContain("Walrus");
+    assertThat(new String(joss.bytes("/api/contacts/file?format=CSV").body()))
+        .doesNotContain("Walrus");
+    assertThat(joss.get("/api/contacts").body().get("contacts")).isEmpty();
+    // What was taken over by then is put away again.
+    while (!lotte.get("/api/contacts").body().get("contacts").isEmpty()) {
+      lotte
+          .get("/api/contacts")
+          .body()
+          .get("contacts")
+          .forEach(each -> lotte.delete("/api/contacts/" + each.get("id").asLong()));
+    }
+  }
+}

@@ -1,0 +1,89 @@
+import { useQuery } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { get } from '../api/client';
+import type { HistoryLine } from '../api/types';
+import { useOutcomes } from '../followup/followUps';
+import { useColleagues } from '../people/ColleagueSelect';
+import { type Narrowed, NOTHING } from './entries';
+
+interface Props {
+  narrowed: Narrowed;
+  onChange: (narrowed: Narrowed) => void;
+}
+
+/** Narrows the history down to a colleague, a line, an outcome, some days. */
+export function Narrow({ narrowed, onChange }: Props) {
+  const { t } = useTranslation();
+  const outcomes = useOutcomes();
+  const colleagues = useColleagues();
+  const lines =
+    useQuery({
+      queryKey: ['history-lines'],
+      queryFn: () => get<HistoryLine[]>('/api/history/lines'),
+      staleTime: 60_000,
+    }).data ?? [];
+  const put = (change: Partial<Narrowed>) => onChange({ ...narrowed, ...change });
+  const choices: [keyof Narrowed, string, string, [string, string][]][] = [
+    [
+      'person',
+      t('history.narrow.person'),
+      t('history.narrow.anybody'),
+      colleagues.map((each) => [String(each.id), each.name]),
+    ],
+    [
+      'line',
+      t('history.narrow.line'),
+      t('history.narrow.anyLine'),
+      lines.map((each) => [String(each.id), each.name]),
+    ],
+    [
+      'outcome',
+      t('history.narrow.outcome'),
+      t('history.narrow.anyOutcome'),
+      outcomes.map((each) => [each, each]),
+    ],
+  ];
+  return (
+    <div
+      role="group"
+      aria-label={t('history.narrow.title')}
+      className="-mt-1 mb-2 flex flex-wrap items-center gap-2"
+    >
+      {choices.map(([name, label, any, options]) =>
+        options.length === 0 ? null : (
+          <select
+            key={name}
+            aria-label={label}
+            className="select select-sm w-40"
+            value={narrowed[name]}
+            onChange={(event) => put({ [name]: event.target.value })}
+          >
+            <option value="">{any}</option>
+            {options.map(([value, word]) => (
+              <option key={value} value={value}>
+                {word}
+              </option>
+            ))}
+          </select>
+        ),
+      )}
+      {(['from', 'to'] as const).map((name) => (
+        <label key={name} className="quiet flex items-center gap-1.5 text-sm">
+          {t(`history.narrow.${name}`)}
+          <input
+            type="date"
+            value={narrowed[name]}
+            onChange={(event) => put({ [name]: event.target.value })}
+            className="input input-sm bg-base-100 text-base-content w-36"
+          />
+        </label>
+      ))}
+      {narrowed.contact && <strong>{t('history.narrow.contact')}</strong>}
+      {Object.values(narrowed).some(Boolean) && (
+        <button type="button" className="btn btn-sm btn-plain" onClick={() => onChange(NOTHING)}>
+          {t('history.narrow.all')}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { useTranslation } from 'react-i18next';
+import type { PersonView } from '../api/types';
+import { activeCall, nameOf } from '../calls/order';
+import { callParty, send } from '../calls/services';
+import { useCalls } from '../calls/store';
+import { attempt } from '../notices/attempt';
+import { AddKeyButton } from '../speed/AddKeyButton';
+import { timeOfDay } from '../words/time';
+import { Lamp } from './Lamp';
+
+interface Props {
+  person: PersonView;
+  /** At which end of the board it stands, so that it covers no one who is pointed at. */
+  end: 'top' | 'bottom';
+}
+
+/** More about the colleague one points at, and what one can do with them. */
+export function PersonCard({ person, end }: Props) {
+  const { t } = useTranslation();
+  const active = activeCall(useCalls());
+  const transfers = active?.actions.includes('TRANSFER');
+  const state = t(`lamp.${person.lamp}`);
+  return (
+    <aside
+      aria-label={t('people.about', { name: person.name })}
+      data-person-card
+      className={`sheet border-base-content absolute inset-x-1 z-20 p-3 shadow-lg ${end === 'top' ? 'top-12' : 'bottom-1'}`}
+    >
+      <p className="flex items-center gap-2 font-bold">
+        <Lamp lamp={person.lamp} />
+        <span className="min-w-0 flex-1 break-words">{person.name}</span>
+        <span>{person.extension}</span>
+      </p>
+      <p className="quiet text-sm">
+        {[
+          person.since ? t('people.since', { state, time: timeOfDay(person.since) }) : state,
+          person.team,
+          person.site,
+        ].join(' · ')}
+      </p>
+      {person.directNumber && (
+        <p className="text-sm">
+          <span className="quiet">{t('people.direct')}</span> {person.directNumber}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          onClick={() => void callParty({ dial: person.extension })}
+        >
+          {t('dial.call')}
+        </button>
+        {active && transfers && (
+          <button
+            type="button"
+            className="btn btn-sm btn-primary"
+            onClick={() => void attempt(send(active, 'put-through', { to: person.extension }))}
+          >
+            {t('people.transferHere', { caller: nameOf(active.other, t('party.withheld')) })}
+          </button>
+        )}
+        <AddKeyButton target={{ kind: 'PERSON', of: String(person.id), name: person.name }} />
+      </div>
+    </aside>
+  );
+}

@@ -1,0 +1,34 @@
+import { useQuery } from '@tanstack/react-query';
+import { get, put } from '../api/client';
+import type { SpeedDialKey, SpeedDialView } from '../api/types';
+import { attempt } from '../notices/attempt';
+import { notify } from '../notices/store';
+
+const KEY = 'speed-dials';
+
+const PATH = '/api/speed-dials';
+
+/** My keys in their order; undefined until they are known. */
+export const useSpeedDials = () =>
+  useQuery({ queryKey: [KEY], queryFn: () => get<SpeedDialView[]>(PATH) }).data;
+
+export const keyOf = ({ page, label, kind, of, number }: SpeedDialView): SpeedDialKey => ({
+  page,
+  label,
+  kind,
+  of,
+  number,
+});
+
+export const keep = (keys: SpeedDialKey[]) => put(PATH, { keys });
+
+/** What a key can be made for. */
+export type For = Pick<SpeedDialKey, 'kind' | 'of'> & { number?: string; name: string };
+
+/** Makes a key at the end of the first page; a notice takes it away again. */
+export async function addKey({ kind, of, number = '', name }: For) {
+  const before = (await get<SpeedDialView[]>(PATH)).map(keyOf);
+  if (await attempt(keep([...before, { page: 1, label: '', kind, of, number }]))) {
+    notify('keyAdded', { name }, () => void attempt(keep(before)));
+  }
+}
