@@ -14,7 +14,7 @@ export function Notices() {
   return (
     <div
       role="log"
-      className="pointer-events-none fixed inset-x-4 bottom-4 z-30 lg:bottom-24 flex flex-col items-start gap-2"
+      className="pointer-events-none fixed inset-x-4 bottom-4 z-30 lg:bottom-36 flex flex-col items-start gap-2"
     >
       {notices.slice(-4).map((shown) => (
         <OneNotice key={shown.key} shown={shown} />

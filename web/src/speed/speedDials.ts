@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { get, put } from '../api/client';
+import { del, get, post, put } from '../api/client';
 import type { SpeedDialKey, SpeedDialView } from '../api/types';
 import { attempt } from '../notices/attempt';
 import { notify } from '../notices/store';
@@ -27,8 +27,12 @@ export type For = Pick<SpeedDialKey, 'kind' | 'of'> & { number?: string; name: s
 
 /** Makes a key at the end of the first page; a notice takes it away again. */
 export async function addKey({ kind, of, number = '', name }: For) {
-  const before = (await get<SpeedDialView[]>(PATH)).map(keyOf);
-  if (await attempt(keep([...before, { page: 1, label: '', kind, of, number }]))) {
-    notify('keyAdded', { name }, () => void attempt(keep(before)));
+  const key: SpeedDialKey = { page: 1, label: '', kind, of, number };
+  let id = 0;
+  const added = post<{ id: number }>(PATH, key).then((answer) => {
+    id = answer.id;
+  });
+  if (await attempt(added)) {
+    notify('keyAdded', { name }, () => void attempt(del(`${PATH}/${id}`)));
   }
 }

@@ -67,6 +67,11 @@ class SpeedDialsOverHttpTest {
     assertThat(mine.get(1).get("name").asString()).isEqualTo("Joss Ardley");
     assertThat(mine.get(4).get("dial").asString()).isEqualTo("+441514960177");
     assertThat(joss.get(PATH).body()).isEmpty();
+    long added = lotte.post(PATH, key("SLOT", "62", "")).body().get("id").asLong();
+    assertThat(lotte.get(PATH).body().get(5).get("id").asLong()).isEqualTo(added);
+    assertThat(joss.delete(PATH + "/" + added).status()).isEqualTo(204);
+    assertThat(lotte.get(PATH).body()).as("nothing of anybody else's").hasSize(6);
+    lotte.delete(PATH + "/" + added);
     assertThat(joss.put(PATH, Map.of("keys", List.of(key("CONTACT", own, "")))).code())
         .as("of somebody else")
         .isEqualTo("NO_SUCH_TARGET");

@@ -71,7 +71,7 @@ public class DeskViews {
         all.add(calls.sentView(call, id, records.of(each), exchange.offers(call, id)));
       }
     }
-    PersonView board = PersonView.of(person, Lamp.of(id, state));
+    PersonView board = PersonView.of(person, Lamp.of(id, state), office.region());
     return new DeskView(id, all, callBacks(id, state), leaving(id, state), board);
   }
 

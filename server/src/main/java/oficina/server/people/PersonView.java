@@ -2,6 +2,7 @@ package oficina.server.people;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import oficina.core.numbers.Region;
 import oficina.core.people.Person;
 import oficina.core.state.Lamp;
 import org.jspecify.annotations.Nullable;
@@ -21,13 +22,13 @@ public record PersonView(
     Lamp.Light lamp,
     @Schema(nullable = true) @Nullable Instant since) {
 
-  /** The person with this lamp. */
-  public static PersonView of(Person person, Lamp lamp) {
+  /** The person with this lamp, their number written as in this region. */
+  public static PersonView of(Person person, Lamp lamp, Region region) {
     return new PersonView(
         person.id().value(),
         person.name(),
         person.extension(),
-        person.directNumber() == null ? null : person.directNumber().e164(),
+        person.directNumber() == null ? null : region.show(person.directNumber()),
         person.team(),
         person.site(),
         lamp.light(),

@@ -240,7 +240,8 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       return desk;
     }
     PersonView nothing =
-        PersonView.of(office.person(person), new Lamp(Lamp.Light.OFF, /* since= */ null));
+        PersonView.of(
+            office.person(person), new Lamp(Lamp.Light.OFF, /* since= */ null), office.region());
     return new DeskView(person, List.of(), List.of(), List.of(), nothing);
   }
 

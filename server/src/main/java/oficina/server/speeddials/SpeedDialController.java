@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import oficina.core.contacts.ContactId;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.GroupId;
@@ -19,7 +20,10 @@ import oficina.server.speeddials.SpeedDial.Kind;
 import oficina.server.speeddials.SpeedDialViews.SpeedDialView;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -74,17 +78,58 @@ class SpeedDialController {
       @NotNull @Size(min = 1, max = 40) String of,
       @NotNull @Size(max = 32) String number) {}
 
+  record Added(long id) {}
+
+  /** Add a key behind the others of its page. */
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  Added add(@AuthenticationPrincipal Employee me, @Valid @RequestBody Key key) {
+    long id =
+        dials
+            .add(me.id(), checked(key, me.id()), MOST)
+            .orElseThrow(
+                () ->
+                    new Problem(
+                        HttpStatus.CONFLICT,
+                        "TOO_MANY_KEYS",
+                        Map.of("limit", Integer.toString(MOST))));
+    pushes.speedDialsChanged(me.id());
+    return new Added(id);
+  }
+
+  /** Take a key away. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    dials.remove(me.id(), id);
+    pushes.speedDialsChanged(me.id());
+  }
+
   /** Put these keys, in this order, in the place of those there were. */
   @PutMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void keep(@AuthenticationPrincipal Employee me, @Valid @RequestBody Keys body) {
-    dials.keep(me.id(), body.keys().stream().map(key -> checked(key, me.id())).toList());
+    List<SpeedDial> before = dials.of(me.id());
+    dials.keep(
+        me.id(),
+        body.keys().stream()
+            .map(key -> isAmong(before, key) ? unchecked(key, key.of()) : checked(key, me.id()))
+            .toList());
     pushes.speedDialsChanged(me.id());
   }
 
+  /** What a key was for may be gone by now; it stays where it was put until it is taken off. */
+  private static boolean isAmong(List<SpeedDial> before, Key key) {
+    return before.stream()
+        .anyMatch(each -> each.kind() == key.kind() && each.of().equals(key.of()));
+  }
+
   private SpeedDial checked(Key key, PersonId me) {
-    return new SpeedDial(
-        0, key.page(), key.label().strip(), key.kind(), target(key, me), key.number());
+    return unchecked(key, target(key, me));
+  }
+
+  private static SpeedDial unchecked(Key key, String of) {
+    return new SpeedDial(0, key.page(), key.label().strip(), key.kind(), of, key.number());
   }
 
   private String target(Key key, PersonId me) {

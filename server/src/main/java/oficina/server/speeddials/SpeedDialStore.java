@@ -1,14 +1,19 @@
 package oficina.server.speeddials;
 
 import java.util.List;
+import java.util.OptionalLong;
 import oficina.core.people.PersonId;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
 /** People's speed dials in the database, each person's own. */
 @Repository
 class SpeedDialStore {
+  /** Of those that were added since they were put in order; their identities order them. */
+  private static final int BEHIND_ALL = 1_000_000;
+
   private final JdbcClient jdbc;
 
   SpeedDialStore(JdbcClient jdbc) {
@@ -33,6 +38,41 @@ class SpeedDialStore {
                     row.getString("of"),
                     row.getString("number")))
         .list();
+  }
+
+  /**
+   * Adds a key behind all others of its page.
+   *
+   * @param most as many as a person may have
+   * @return its identity; empty when there are so many already
+   */
+  @Transactional
+  OptionalLong add(PersonId person, SpeedDial dial, int most) {
+    if (of(person).size() >= most) {
+      return OptionalLong.empty();
+    }
+    GeneratedKeyHolder key = new GeneratedKeyHolder();
+    jdbc.sql(
+            """
+            insert into speed_dial (person_id, page, position, label, kind, of, number)
+            values (?, ?, ?, ?, ?, ?, ?)
+            """)
+        .params(
+            person.value(),
+            dial.page(),
+            BEHIND_ALL,
+            dial.label(),
+            dial.kind().name(),
+            dial.of(),
+            dial.number())
+        .update(key);
+    return OptionalLong.of(key.getKey().longValue());
+  }
+
+  void remove(PersonId person, long id) {
+    jdbc.sql("delete from speed_dial where person_id = ? and id = ?")
+        .params(person.value(), id)
+        .update();
   }
 
   /** Puts all of a person's keys in the place of those there were, in this order. */
