@@ -48,6 +48,7 @@ public final class Main {
     row("click to the other screen, p95 (aim 50 ms)", "%.1f ms", times[CALLS * 95 / 100]);
     Transfers.measure(server);
     LongCall.measure(server);
+    CardIndex.measure(server);
     Voices.measure(server);
     Messages.measure(server);
     Recordings.measure(server);

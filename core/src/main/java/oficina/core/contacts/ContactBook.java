@@ -8,10 +8,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.PriorityQueue;
+import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.people.PersonId;
@@ -28,12 +28,18 @@ public final class ContactBook {
   private static final int SLOTS = 1 << 10;
   private static final int GRAM = Query.SHORTEST_PART;
 
+  /** Fewer are sorted in no time. */
+  private static final int MANY = 2_000;
+
   private final Region region;
+  private final int many;
   private final Map<ContactId, Listed> byId = new HashMap<>();
   private final Map<PhoneNumber, List<Listed>> byNumber = new HashMap<>();
   private final Map<String, List<Listed>> byUid = new HashMap<>();
   private final TreeSet<Listed> byName = new TreeSet<>(Listed.BY_NAME);
-  private final Postings words = new Postings();
+  private final Map<String, List<Listed>> byDigits = new HashMap<>();
+  private final Postings names = new Postings();
+  private final Postings others = new Postings();
   private final Postings initials = new Postings();
   private final Postings keys = new Postings();
   private final Postings parts = new Postings();
@@ -43,7 +49,15 @@ public final class ContactBook {
    * @param region how numbers are written here, which is how they are looked for
    */
   public ContactBook(Region region) {
+    this(region, MANY);
+  }
+
+  /**
+   * @param many more than so many candidates are looked through in the order of their names
+   */
+  ContactBook(Region region, int many) {
     this.region = region;
+    this.many = many;
   }
 
   public int size() {
@@ -63,7 +77,10 @@ public final class ContactBook {
     Listed listed = Listed.of(slot, contact, region);
     byId.put(contact.id(), listed);
     byName.add(listed);
-    each(listed, words, Postings::add, initials, keys, parts);
+    each(listed, Postings::add);
+    for (String digits : listed.digits()) {
+      add(byDigits, digits, listed);
+    }
     numbers(contact).forEach(number -> add(byNumber, number, listed));
     add(byUid, contact.uid(), listed);
   }
@@ -73,7 +90,10 @@ public final class ContactBook {
     Listed listed = byId.remove(id);
     if (listed != null) {
       byName.remove(listed);
-      each(listed, words, Postings::remove, initials, keys, parts);
+      each(listed, Postings::remove);
+      for (String digits : listed.digits()) {
+        take(byDigits, digits, listed);
+      }
       numbers(listed.contact()).forEach(number -> take(byNumber, number, listed));
       take(byUid, listed.contact().uid(), listed);
       taken.clear(listed.slot());
@@ -84,18 +104,12 @@ public final class ContactBook {
     void apply(Postings postings, String word, Listed listed);
   }
 
-  private static void each(
-      Listed listed,
-      Postings words,
-      Change change,
-      Postings initials,
-      Postings keys,
-      Postings parts) {
+  private void each(Listed listed, Change change) {
     for (String word : listed.name()) {
-      change.apply(words, word, listed);
+      change.apply(names, word, listed);
     }
     for (String word : listed.other()) {
-      change.apply(words, word, listed);
+      change.apply(others, word, listed);
     }
     if (!listed.initials().isEmpty()) {
       change.apply(initials, listed.initials(), listed);
@@ -109,12 +123,18 @@ public final class ContactBook {
   }
 
   /** The parts of its numbers by which they are looked up, each once. */
-  private static TreeSet<String> grams(Listed listed) {
-    TreeSet<String> grams = new TreeSet<>();
+  private static Set<String> grams(Listed listed) {
+    Set<String> grams = new TreeSet<>();
     for (String digits : listed.digits()) {
-      for (int from = 0; from + GRAM <= digits.length(); from++) {
-        grams.add(digits.substring(from, from + GRAM));
-      }
+      grams.addAll(gramsOf(digits));
+    }
+    return grams;
+  }
+
+  private static List<String> gramsOf(String digits) {
+    List<String> grams = new ArrayList<>();
+    for (int from = 0; from + GRAM <= digits.length(); from++) {
+      grams.add(digits.substring(from, from + GRAM));
     }
     return grams;
   }
@@ -160,9 +180,8 @@ public final class ContactBook {
   /** Contacts that are shown under exactly this name, whatever its accents. */
   public List<Contact> named(String title, PersonId viewer) {
     String joined = String.join(" ", Words.of(title));
-    Listed first = new Listed(0, edge(), none(), none(), joined, "", none(), none());
     List<Contact> found = new ArrayList<>();
-    for (Listed each : byName.tailSet(first)) {
+    for (Listed each : byName.tailSet(before(joined))) {
       if (!each.joined().equals(joined)) {
         break;
       }
@@ -173,14 +192,13 @@ public final class ContactBook {
     return found;
   }
 
-  private static String[] none() {
-    return new String[0];
-  }
-
-  private static Contact edge() {
+  /** What stands before everybody whose name begins so. */
+  private static Listed before(String joined) {
     Contact.Card blank =
         new Contact.Card("", "", List.of(), List.of(), List.of(), List.of(), "", "");
-    return new Contact(new ContactId(Long.MIN_VALUE), null, "", blank, false);
+    Contact nobody = new Contact(new ContactId(Long.MIN_VALUE), null, "", blank, false);
+    String[] none = {};
+    return new Listed(0, nobody, none, none, joined, "", none, none);
   }
 
   /**
@@ -203,9 +221,7 @@ public final class ContactBook {
 
   /** The best, with how well each fits. */
   public List<Found> ranked(String typed, PersonId viewer, int limit) {
-    return best(typed, contact -> contact.visibleTo(viewer), limit).stream()
-        .map(hit -> new Found(hit.listed().contact(), hit.rank()))
-        .toList();
+    return best(typed, contact -> contact.visibleTo(viewer), limit);
   }
 
   /**
@@ -215,47 +231,59 @@ public final class ContactBook {
    */
   public List<Contact> find(String typed, PersonId viewer, Predicate<Contact> wanted, int limit) {
     return best(typed, contact -> contact.visibleTo(viewer) && wanted.test(contact), limit).stream()
-        .map(hit -> hit.listed().contact())
+        .map(Found::contact)
         .toList();
   }
 
-  private List<Hit> best(String typed, Predicate<Contact> wanted, int limit) {
+  private List<Found> best(String typed, Predicate<Contact> wanted, int limit) {
     Query query = Query.of(typed);
     if (query.isEmpty()) {
       return List.of();
     }
     Best best = new Best(query, wanted, limit);
-    candidates(query, best);
-    return best.inOrder();
-  }
-
-  /** Each place where somebody who fits must be found; the word that fewest have decides. */
-  private void candidates(Query query, Consumer<Listed> to) {
-    String rarest = Collections.min(query.words(), Comparator.comparingInt(words::count));
-    words.beginning(rarest).forEach(each -> each.forEach(to));
-    if (query.isInitials()) {
-      initials.beginning(query.initials()).forEach(each -> each.forEach(to));
-    }
-    if (query.isSpelled()) {
-      keys.beginning(query.digits()).forEach(each -> each.forEach(to));
-    }
-    if (query.isPart()) {
-      List<String> grams = new ArrayList<>();
-      for (int from = 0; from + GRAM <= query.digits().length(); from++) {
-        grams.add(query.digits().substring(from, from + GRAM));
+    for (Query.Fit fit : Query.Fit.values()) {
+      if (best.isFull()) {
+        break;
       }
-      String gram = Collections.min(grams, Comparator.comparingInt(parts::count));
-      parts.beginning(gram).forEach(each -> each.forEach(to));
+      best.add(fit, candidates(query, fit));
     }
+    return best.found;
   }
 
-  /** The best of those that were looked at, each looked at once. */
-  private final class Best implements Consumer<Listed> {
+  /** Among whom everybody is who fits in this way; of several words, those of the rarest. */
+  private Collection<List<Listed>> candidates(Query query, Query.Fit fit) {
+    return switch (fit) {
+      case WHOLE_NUMBER -> List.of(byDigits.getOrDefault(query.digits(), List.of()));
+      case NAME -> List.of(); // in their order in any case
+      case WORDS_OF_NAME -> names.beginning(rarest(query.words(), names::count));
+      case INITIALS -> query.isInitials() ? initials.beginning(query.initials()) : List.of();
+      case WORD_OF_COMPANY ->
+          query.words().size() == 1 ? others.beginning(query.joined()) : List.of();
+      case MIXED -> {
+        String word = rarest(query.words(), each -> names.count(each) + others.count(each));
+        List<List<Listed>> both = new ArrayList<>(names.beginning(word));
+        both.addAll(others.beginning(word));
+        yield query.words().size() > 1 ? both : List.of();
+      }
+      case SPELLED -> query.isSpelled() ? keys.beginning(query.digits()) : List.of();
+      case PART_OF_NUMBER ->
+          query.isPart()
+              ? parts.beginning(rarest(gramsOf(query.digits()), parts::count))
+              : List.of();
+    };
+  }
+
+  private static String rarest(Collection<String> words, ToIntFunction<String> count) {
+    return Collections.min(words, Comparator.comparingInt(count));
+  }
+
+  /** The best of those that were looked at, each once, in the order of how they fit. */
+  private final class Best {
     private final Query query;
     private final Predicate<Contact> wanted;
     private final int limit;
     private final BitSet seen = new BitSet(taken.length());
-    private final PriorityQueue<Hit> worstFirst = new PriorityQueue<>(Comparator.reverseOrder());
+    private final List<Found> found = new ArrayList<>();
 
     Best(Query query, Predicate<Contact> wanted, int limit) {
       this.query = query;
@@ -263,36 +291,51 @@ public final class ContactBook {
       this.limit = limit;
     }
 
-    @Override
-    public void accept(Listed listed) {
-      if (seen.get(listed.slot()) || !wanted.test(listed.contact())) {
+    boolean isFull() {
+      return found.size() >= limit;
+    }
+
+    void add(Query.Fit fit, Collection<List<Listed>> candidates) {
+      if (fit == Query.Fit.NAME) {
+        inOrder(fit, byName.tailSet(before(query.joined())), listed -> fits(listed, fit));
         return;
       }
-      seen.set(listed.slot());
-      int rank = query.rank(listed);
-      if (rank == Query.NO_MATCH) {
-        return;
+      int count = 0;
+      for (List<Listed> each : candidates) {
+        count += each.size();
       }
-      Hit hit = new Hit(rank, listed);
-      if (worstFirst.size() < limit) {
-        worstFirst.add(hit);
-      } else if (hit.compareTo(worstFirst.peek()) < 0) {
-        worstFirst.poll();
-        worstFirst.add(hit);
+      if (count > many) {
+        // So many fit that the first few of all by name are found sooner than those are sorted.
+        inOrder(fit, byName, listed -> true);
+      } else if (count > 0) {
+        List<Listed> fitting = new ArrayList<>();
+        for (List<Listed> each : candidates) {
+          each.stream().filter(listed -> fits(listed, fit)).forEach(fitting::add);
+        }
+        fitting.sort(Listed.BY_NAME);
+        inOrder(fit, fitting, listed -> true);
       }
     }
 
-    List<Hit> inOrder() {
-      return worstFirst.stream().sorted().toList();
+    private boolean fits(Listed listed, Query.Fit fit) {
+      return query.fits(listed, fit);
     }
-  }
 
-  private record Hit(int rank, Listed listed) implements Comparable<Hit> {
-    @Override
-    public int compareTo(Hit other) {
-      return rank != other.rank
-          ? Integer.compare(rank, other.rank)
-          : Listed.BY_NAME.compare(listed, other.listed);
+    /**
+     * Takes those that fit, as long as there is room.
+     *
+     * @param more whether there can be others behind this one
+     */
+    private void inOrder(Query.Fit fit, Collection<Listed> byName, Predicate<Listed> more) {
+      for (Listed listed : byName) {
+        if (isFull() || !more.test(listed)) {
+          return;
+        }
+        if (!seen.get(listed.slot()) && fits(listed, fit) && wanted.test(listed.contact())) {
+          seen.set(listed.slot());
+          found.add(new Found(listed.contact(), fit.rank()));
+        }
+      }
     }
   }
 
@@ -313,7 +356,7 @@ public final class ContactBook {
     Collection<Listed> rest = start == null ? byName : byName.tailSet(start, false);
     if (start == null && !from.isEmpty()) {
       String joined = String.join(" ", Words.of(from));
-      rest = byName.tailSet(new Listed(0, edge(), none(), none(), joined, "", none(), none()));
+      rest = byName.tailSet(before(joined));
     }
     return rest.stream()
         .map(Listed::contact)

@@ -1,5 +1,6 @@
 package oficina.core.contacts;
 
+import java.util.Arrays;
 import java.util.List;
 import oficina.core.people.Words;
 
@@ -12,18 +13,29 @@ import oficina.core.people.Words;
  * @param digits what was typed when it is the part of a number, otherwise empty
  */
 record Query(List<String> words, String joined, String digits) {
-  /** Said of a contact that does not fit. */
-  static final int NO_MATCH = 100;
+  /** How a contact can fit, the best first. The order is the one people expect. */
+  enum Fit {
+    WHOLE_NUMBER(0),
+    NAME(2),
+    WORDS_OF_NAME(3),
+    INITIALS(5),
+    /** Of the company, or a tag. */
+    WORD_OF_COMPANY(6),
+    MIXED(7),
+    SPELLED(8),
+    PART_OF_NUMBER(9);
 
-  private static final int WHOLE_NUMBER = 0;
-  private static final int NAME = 2;
-  private static final int WORD_OF_NAME = 3;
-  private static final int WORDS_OF_NAME = 4;
-  private static final int INITIALS = 5;
-  private static final int COMPANY = 6;
-  private static final int MIXED = 7;
-  private static final int SPELLED = 8;
-  private static final int PART_OF_NUMBER = 9;
+    private final int rank;
+
+    Fit(int rank) {
+      this.rank = rank;
+    }
+
+    /** The same measure that people are found by. */
+    int rank() {
+      return rank;
+    }
+  }
 
   /** Fewer digits are in every number. */
   static final int SHORTEST_PART = 3;
@@ -61,43 +73,20 @@ record Query(List<String> words, String joined, String digits) {
     return String.join("", words);
   }
 
-  /** How well it fits, smaller being better. The order is the one people expect. */
-  int rank(Listed listed) {
-    if (isPart()) {
-      for (String number : listed.digits()) {
-        if (number.equals(digits)) {
-          return WHOLE_NUMBER;
-        }
-      }
-    }
-    if (listed.joined().startsWith(joined)) {
-      return NAME;
-    }
-    boolean inName = true;
-    boolean anywhere = true;
-    boolean company = false;
-    for (String word : words) {
-      boolean name = listed.nameBegins(word);
-      boolean other = listed.otherBegins(word);
-      inName &= name;
-      anywhere &= name || other;
-      company |= other;
-    }
-    if (inName) {
-      return words.size() == 1 ? WORD_OF_NAME : WORDS_OF_NAME;
-    }
-    if (isInitials() && listed.initials().startsWith(initials())) {
-      return INITIALS;
-    }
-    if (anywhere && company && words.size() == 1) {
-      return COMPANY;
-    }
-    if (anywhere) {
-      return MIXED;
-    }
-    if (isSpelled() && listed.spells(digits)) {
-      return SPELLED;
-    }
-    return isPart() && listed.hasPart(digits) ? PART_OF_NUMBER : NO_MATCH;
+  /** Whether a contact fits in this way. */
+  boolean fits(Listed listed, Fit fit) {
+    return switch (fit) {
+      case WHOLE_NUMBER -> isPart() && Arrays.asList(listed.digits()).contains(digits);
+      case NAME -> listed.joined().startsWith(joined);
+      case WORDS_OF_NAME -> words.stream().allMatch(listed::nameBegins);
+      case INITIALS -> isInitials() && listed.initials().startsWith(initials());
+      case WORD_OF_COMPANY -> words.size() == 1 && listed.otherBegins(joined);
+      case MIXED ->
+          words.size() > 1
+              && words.stream()
+                  .allMatch(word -> listed.nameBegins(word) || listed.otherBegins(word));
+      case SPELLED -> isSpelled() && listed.spells(digits);
+      case PART_OF_NUMBER -> isPart() && listed.hasPart(digits);
+    };
   }
 }

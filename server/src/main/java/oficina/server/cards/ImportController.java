@@ -12,13 +12,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import oficina.core.contacts.Comparison.Kind;
+import oficina.core.contacts.Draft;
 import oficina.core.contacts.Draft.Flaw;
 import oficina.server.cards.ContactViews.ContactBefore;
 import oficina.server.cards.Imports.Doubtful;
 import oficina.server.cards.ReadIn.State;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -132,7 +132,7 @@ class ImportController {
       @PathVariable String id,
       @Valid @RequestBody TakeOver body) {
     ReadIn file = file(me, id);
-    if (file.progress().state() != State.READ) {
+    if (file.state() != State.READ) {
       throw new Problem(HttpStatus.CONFLICT, "IMPORT_BEGUN");
     }
     imports.take(file, body.chosen(), body.others());
@@ -142,11 +142,11 @@ class ImportController {
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void cancel(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    file(me, id).progress().state(State.CANCELLED);
+    file(me, id).end(State.CANCELLED);
   }
 
   private ReadIn file(Employee me, String id) {
-    @Nullable ReadIn file = imports.of(me.id(), id);
+    ReadIn file = imports.of(me.id(), id);
     if (file == null) {
       throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_IMPORT");
     }
@@ -155,14 +155,16 @@ class ImportController {
 
   private ContactImport view(ReadIn file) {
     List<ReadIn.Compared> doubtful = file.of(Kind.DOUBTFUL);
-    int fresh = file.of(Kind.NEW).size();
-    int changed = file.of(Kind.CHANGED).size();
     ImportCounts counts =
         new ImportCounts(
-            fresh, changed, file.of(Kind.SAME).size(), doubtful.size(), file.of(Kind.BAD).size());
+            file.of(Kind.NEW).size(),
+            file.of(Kind.CHANGED).size(),
+            file.of(Kind.SAME).size(),
+            doubtful.size(),
+            file.of(Kind.BAD).size());
     return new ContactImport(
         file.id(),
-        file.progress().state(),
+        file.state(),
         counts,
         file.of(Kind.NEW).stream()
             .limit(MOST_SHOWN)
@@ -173,8 +175,8 @@ class ImportController {
             .map(index -> doubtful(index, doubtful.get(index)))
             .toList(),
         file.of(Kind.BAD).stream().limit(MOST_SHOWN).map(ImportController::bad).toList(),
-        file.done().get(),
-        fresh + changed + doubtful.size());
+        file.done(),
+        file.wanted());
   }
 
   private DoubtfulCard doubtful(int index, ReadIn.Compared compared) {
@@ -185,7 +187,7 @@ class ImportController {
   }
 
   private static BadCard bad(ReadIn.Compared compared) {
-    var first = compared.incoming().findings().get(0);
+    Draft.Finding first = compared.incoming().findings().get(0);
     return new BadCard(compared.incoming().line(), first.flaw(), first.what());
   }
 }

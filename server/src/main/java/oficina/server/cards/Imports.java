@@ -37,6 +37,9 @@ class Imports {
   private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
   private static final int AT_ONCE = 500;
 
+  /** Files that were read in and not taken over yet. */
+  private static final int MOST_KEPT = 4;
+
   private final Contacts contacts;
   private final OfficeData office;
   private final Map<PersonId, ReadIn> files = new ConcurrentHashMap<>();
@@ -74,9 +77,19 @@ class Imports {
                 read.stream()
                     .map(each -> new Compared(each, Comparison.of(each, book, by, owner)))
                     .toList());
-    ReadIn readIn = ReadIn.of(by, owner, all);
+    ReadIn readIn = new ReadIn(by, owner, all);
+    forgetOldest();
     files.put(by, readIn);
     return readIn;
+  }
+
+  /** What nobody has taken over is not kept for good: whoever still wants it reads it in again. */
+  private void forgetOldest() {
+    files.values().stream()
+        .filter(each -> each.state() != State.RUNNING)
+        .limit(Math.max(0, files.size() - MOST_KEPT + 1))
+        .toList()
+        .forEach(each -> files.remove(each.by(), each));
   }
 
   /** The file this person has read in under this name, if they have. */
@@ -92,18 +105,18 @@ class Imports {
    * @param others of all other doubtful ones
    */
   void take(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
-    file.progress().state(State.RUNNING);
+    file.begin();
     work.execute(
         () -> {
           try {
             addNew(file);
             change(file, chosen, others);
-            if (file.progress().state() == State.RUNNING) {
-              file.progress().state(State.DONE);
+            if (!cancelled(file)) {
+              file.end(State.DONE);
             }
           } catch (DataAccessException e) {
             LOG.warn("A file of contacts could not be taken over: {}", e.getMessage());
-            file.progress().state(State.FAILED);
+            file.end(State.FAILED);
           } finally {
             contacts.tell(file.owner());
           }
@@ -111,7 +124,7 @@ class Imports {
   }
 
   private static boolean cancelled(ReadIn file) {
-    return file.progress().state() != State.RUNNING;
+    return file.state() != State.RUNNING;
   }
 
   private void addNew(ReadIn file) {
@@ -130,7 +143,7 @@ class Imports {
     for (int i = 0; i < there.size(); i++) {
       picture(there.get(i), some.get(i).incoming());
     }
-    file.done().addAndGet(some.size());
+    file.advance(some.size());
   }
 
   private static String uid(Incoming incoming) {
@@ -150,7 +163,7 @@ class Imports {
       Compared each = doubtful.get(i);
       switch (chosen.getOrDefault(i, others)) {
         case ADD -> toAdd.add(each);
-        case LEAVE -> file.done().incrementAndGet();
+        case LEAVE -> file.advance(1);
         case MERGE ->
             put(
                 file,
@@ -170,7 +183,7 @@ class Imports {
               contacts.change(now, card, file.by());
               picture(now, compared.incoming());
             });
-    file.done().incrementAndGet();
+    file.advance(1);
   }
 
   /** One that cannot be read is left out; the card counts. */

@@ -1,42 +1,26 @@
 package oficina.server.cards;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import oficina.core.contacts.Comparison;
+import oficina.core.contacts.Comparison.Kind;
 import oficina.core.contacts.Incoming;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
 
-/**
- * A file of contacts that somebody has read in and not taken over yet, or is taking over.
- *
- * @param owner whose own they are to be; null for the office
- */
-record ReadIn(
-    String id,
-    PersonId by,
-    @Nullable PersonId owner,
-    List<Compared> all,
-    AtomicInteger done,
-    Progress progress) {
+/** A file of contacts that somebody has read in and not taken over yet, or is taking over. */
+final class ReadIn {
+  private final String id = UUID.randomUUID().toString();
+  private final PersonId by;
+  private final @Nullable PersonId owner;
+  private final int wanted;
+  private final AtomicInteger done = new AtomicInteger();
+  private volatile List<Compared> all;
+  private volatile State state = State.READ;
 
   /** A card of the file, and how it stands to what there is. */
   record Compared(Incoming incoming, Comparison comparison) {}
-
-  /** How far it is. */
-  static final class Progress {
-    private volatile State state = State.READ;
-
-    State state() {
-      return state;
-    }
-
-    void state(State next) {
-      state = next;
-    }
-  }
 
   /** What is being done with it. */
   enum State {
@@ -50,17 +34,58 @@ record ReadIn(
     FAILED
   }
 
-  static ReadIn of(PersonId by, @Nullable PersonId owner, List<Compared> all) {
-    return new ReadIn(
-        UUID.randomUUID().toString(),
-        by,
-        owner,
-        new ArrayList<>(all),
-        new AtomicInteger(),
-        new Progress());
+  /**
+   * @param owner whose own they are to be; null for the office
+   */
+  ReadIn(PersonId by, @Nullable PersonId owner, List<Compared> all) {
+    this.by = by;
+    this.owner = owner;
+    this.all = all;
+    this.wanted = of(Kind.NEW).size() + of(Kind.CHANGED).size() + of(Kind.DOUBTFUL).size();
   }
 
-  List<Compared> of(Comparison.Kind kind) {
+  String id() {
+    return id;
+  }
+
+  PersonId by() {
+    return by;
+  }
+
+  @Nullable PersonId owner() {
+    return owner;
+  }
+
+  /** Its cards of one kind; none any more when it is over. */
+  List<Compared> of(Kind kind) {
     return all.stream().filter(each -> each.comparison().kind() == kind).toList();
+  }
+
+  /** How many cards can be taken over. */
+  int wanted() {
+    return wanted;
+  }
+
+  /** How many have been taken over, or left. */
+  int done() {
+    return done.get();
+  }
+
+  void advance(int by) {
+    done.addAndGet(by);
+  }
+
+  State state() {
+    return state;
+  }
+
+  void begin() {
+    state = State.RUNNING;
+  }
+
+  /** It is over, one way or the other: its cards are not needed any more. */
+  void end(State how) {
+    state = how;
+    all = List.of();
   }
 }
