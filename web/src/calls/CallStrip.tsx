@@ -71,7 +71,11 @@ export function CallStrip({ call }: { call: CallView }) {
           <h3
             className={`flex items-baseline gap-x-2 ${compact ? 'sm:flex-nowrap max-sm:flex-wrap' : 'flex-wrap'}`}
           >
-            <span className="max-w-full text-lg leading-snug font-bold break-words">{title}</span>
+            <span
+              className={`max-w-full text-lg leading-snug font-bold break-words ${compact ? 'sm:shrink-0' : ''}`}
+            >
+              {title}
+            </span>
             <span className={`quiet ${compact ? 'min-w-0 truncate' : ''}`}>
               {details.join(' · ')}
             </span>

@@ -9,13 +9,15 @@ import { useKnown } from './followUps';
 export function Known({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const { other } = call;
-  const known = useKnown(other.kind === 'OUTSIDE' ? other.dial : undefined);
+  const outside = other.kind === 'OUTSIDE';
+  const known = useKnown(outside ? other.dial : undefined);
   return (
     <section
       aria-label={t('known.title', { name: nameOf(other, t('party.withheld')) })}
-      className="sheet mt-2 grid gap-x-6 gap-y-2 px-4 py-2 sm:grid-cols-2"
+      className={`sheet mt-2 grid gap-x-6 gap-y-2 px-4 py-2 ${outside ? 'sm:grid-cols-2' : ''}`}
     >
-      {known && <Before known={known} />}
+      {/* There from the beginning: what one is writing must not move when it comes. */}
+      {outside && <div>{known && <Before known={known} />}</div>}
       <NoteField key={call.id} call={call.id} byKey />
     </section>
   );
