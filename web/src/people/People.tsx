@@ -19,9 +19,12 @@ export function People() {
   const everybody = usePeople((store) => store.people).filter((person) => person.id !== me.id);
   const [freeOnly, setFreeOnly] = useState(false);
   const [team, setTeam] = useState('');
+  const sites = [...new Set(everybody.map((person) => person.site))];
   const teams = [...new Set(everybody.map((person) => person.team))];
   const shown = everybody.filter(
-    (person) => (!freeOnly || person.lamp === 'FREE') && (team === '' || person.team === team),
+    (person) =>
+      (!freeOnly || person.lamp === 'FREE') &&
+      (team === '' || person.team === team || person.site === team),
   );
   const free = everybody.filter((person) => person.lamp === 'FREE').length;
   const { board, pointed, row, leaving } = usePointed();
@@ -46,9 +49,16 @@ export function People() {
           onChange={(event) => setTeam(event.target.value)}
         >
           <option value="">{t('people.allTeams')}</option>
-          {teams.map((each) => (
-            <option key={each}>{each}</option>
-          ))}
+          <optgroup label={t('people.teams')}>
+            {teams.map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </optgroup>
+          <optgroup label={t('people.sites')}>
+            {sites.map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </optgroup>
         </select>
         <button
           type="button"

@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { SpeedDialView } from '../api/types';
 import { Dialog } from '../frame/Dialog';
+import { useShelf } from '../park/store';
 import { addWords } from '../words';
 import { keep, keyOf } from './speedDials';
 import words from './words.view.en.json';
@@ -22,6 +23,7 @@ export function Arrange({ dials, onClose }: Props) {
   const [keys, setKeys] = useState(dials);
   const [dragged, setDragged] = useState<number>();
   const [error, setError] = useState('');
+  const slots = useShelf((store) => store.slots);
 
   const put = (id: number, change: Partial<SpeedDialView>) =>
     setKeys(keys.map((each) => (each.id === id ? { ...each, ...change } : each)));
@@ -32,6 +34,15 @@ export function Arrange({ dials, onClose }: Props) {
       const rest = keys.filter((_, at) => at !== from);
       setKeys([...rest.slice(0, to), moved, ...rest.slice(to)]);
     }
+  }
+
+  function addSlot(slot: string) {
+    const id = Math.min(0, ...keys.map((each) => each.id)) - 1;
+    const made = { label: '', kind: 'SLOT' as const, of: slot, number: '', name: slot };
+    setKeys([
+      ...keys,
+      { ...made, id, page: 1, dial: slot, shown: slot, picture: false, numbers: [] },
+    ]);
   }
 
   async function save() {
@@ -130,6 +141,21 @@ export function Arrange({ dials, onClose }: Props) {
           );
         })}
       </ol>
+      <label className="mt-3 flex items-center gap-2 text-sm">
+        {t('arrange.slot')}
+        <select
+          className="select select-sm w-48"
+          value=""
+          onChange={(event) => addSlot(event.target.value)}
+        >
+          <option value="">{t('arrange.chooseSlot')}</option>
+          {slots.map(({ slot, label }) => (
+            <option key={slot} value={slot}>
+              {[slot, label].filter(Boolean).join(' · ')}
+            </option>
+          ))}
+        </select>
+      </label>
       <p role="alert" className="text-error font-semibold">
         {error}
       </p>

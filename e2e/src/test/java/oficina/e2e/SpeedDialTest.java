@@ -53,8 +53,13 @@ class SpeedDialTest {
     lotte.button("Arrange").click();
     lotte.button("Move Joss Ardley up").click();
     field(lotte, "My word for Joss Ardley").fill("Slipway");
+    lotte
+        .page
+        .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("A key for a park slot"))
+        .selectOption("67");
     lotte.button("Keep them so").click();
     assertThat(keys(lotte).first()).containsText("Slipway");
+    assertThat(keys(lotte).last()).containsText("67");
     lotte.press("Alt+1");
     joss.sees("Lotte Penrose", "ringing");
     lotte.button("End").click();

@@ -17,6 +17,7 @@ import oficina.core.state.Call;
 import oficina.core.state.CallBack;
 import oficina.core.state.Connection;
 import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeState;
 import oficina.server.desk.DeskFeed;
 import oficina.server.desk.DeskViews;
 import oficina.server.journal.Batch;
@@ -56,6 +57,22 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
             views.shelf(exchange.state()),
             List.of(),
             List.of());
+    return () -> feed.publish(changes);
+  }
+
+  /** Shows anew the desks that have calls, when what calls are drawn from has changed. */
+  Runnable calls() {
+    ExchangeState state = exchange.state();
+    // Whoever leaves a message is seen by people who have no call themselves.
+    boolean anybody = !state.atMailboxes().isEmpty();
+    List<PersonId> concerned =
+        exchange.office().directory().people().stream()
+            .map(Person::id)
+            .filter(id -> anybody || !state.inHand(id).isEmpty() || !state.sentOn(id).isEmpty())
+            .toList();
+    DeskFeed.Changes changes =
+        new DeskFeed.Changes(
+            views.of(concerned, exchange, records), views.shelf(state), List.of(), List.of());
     return () -> feed.publish(changes);
   }
 

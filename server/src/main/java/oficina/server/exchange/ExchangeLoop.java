@@ -145,9 +145,9 @@ public class ExchangeLoop implements SmartLifecycle {
     inbox.add(new Posted(clock.instant(), action));
   }
 
-  /** Has all desks shown anew, when what they are drawn from has changed outside the exchange. */
+  /** Has calls shown anew, when what they are drawn from has changed outside the exchange. */
   public void redraw() {
-    post(() -> writer.add(Batch.onlyShown(deriving.everything())));
+    post(() -> writer.add(Batch.onlyShown(deriving.calls())));
   }
 
   /** Has something done on the exchange's thread after a delay. Only from that thread. */

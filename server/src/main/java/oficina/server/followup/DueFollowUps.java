@@ -1,11 +1,14 @@
 package oficina.server.followup;
 
 import jakarta.annotation.PreDestroy;
+import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import oficina.core.history.ToReturn;
+import oficina.core.people.PersonId;
 import oficina.server.followup.FollowUpStore.FollowUp;
 import oficina.server.people.Parties;
 import oficina.server.push.Pushes;
@@ -45,9 +48,13 @@ class DueFollowUps {
     clock.onMove(() -> work.execute(this::look));
   }
 
-  /** Something is to be done that was not, or at another time. */
-  void changed() {
-    pushes.followUpsChanged();
+  /**
+   * Something is to be done that was not, or at another time.
+   *
+   * @param people who is to see it
+   */
+  void changed(Collection<PersonId> people) {
+    pushes.followUpsChanged(people);
     work.execute(this::look);
   }
 
@@ -57,7 +64,7 @@ class DueFollowUps {
         String name =
             due.other() == null ? "" : parties.name(ToReturn.partyOf(due.other()), due.assignee());
         pushes.notice(due.assignee(), "FOLLOW_UP_DUE", Map.of("what", due.what(), "name", name));
-        pushes.followUpsChanged();
+        pushes.followUpsChanged(List.of(due.assignee()));
       }
     } catch (DataAccessException | TransactionException e) {
       LOG.warn("What is due is not told now: {}", e.getMessage());

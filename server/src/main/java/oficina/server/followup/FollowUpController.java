@@ -6,8 +6,10 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDateTime;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.people.PersonId;
 import oficina.server.followup.FollowUpStore.FollowUp;
@@ -97,7 +99,7 @@ class FollowUpController {
             me.id(),
             clock.instant(),
             null));
-    due.changed();
+    due.changed(concerned(me, new PersonId(body.assignee())));
   }
 
   /** Move something to another time, or hand it on. */
@@ -107,13 +109,13 @@ class FollowUpController {
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
       @Valid @RequestBody FollowUpBody body) {
-    mayTouch(me, id);
+    FollowUp before = mayTouch(me, id);
     followUps.change(
         id,
         body.what().strip(),
         body.due().atZone(office.now().identity().zone()).toInstant(),
         assignee(body.assignee()));
-    due.changed();
+    due.changed(concerned(me, before.assignee(), new PersonId(body.assignee())));
   }
 
   record Done(boolean done) {}
@@ -123,14 +125,23 @@ class FollowUpController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void done(
       @AuthenticationPrincipal Employee me, @PathVariable long id, @Valid @RequestBody Done done) {
-    mayTouch(me, id);
+    FollowUp before = mayTouch(me, id);
     followUps.done(id, me.id(), done.done() ? clock.instant() : null);
-    due.changed();
+    due.changed(concerned(me, before.assignee()));
   }
 
-  private void mayTouch(Employee me, long id) {
+  /** Whoever has it to do, with their teams, and whoever asks. */
+  private Set<PersonId> concerned(Employee me, PersonId... assignees) {
+    Set<PersonId> people = new HashSet<>(Set.of(me.id()));
+    for (PersonId assignee : assignees) {
+      people.addAll(office.directory().teamOf(assignee));
+    }
+    return people;
+  }
+
+  private FollowUp mayTouch(Employee me, long id) {
     List<PersonId> team = office.directory().teamOf(me.id());
-    followUps
+    return followUps
         .one(id)
         .filter(each -> team.contains(each.assignee()) || each.madeBy().equals(me.id()))
         .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_FOLLOW_UP"));

@@ -83,7 +83,6 @@ class NoteController {
             note.text().strip(),
             before.outcome(),
             clock.instant()));
-    pushes.followUpsChanged();
   }
 
   record CallOutcome(@NotNull @Size(max = 80) String outcome) {}

@@ -46,7 +46,7 @@ public record Push(Instant now, String run, List<Item> items) {
     VOICEMAIL,
     /** A recording has come, or something has become of one. */
     RECORDINGS,
-    /** Notes, or what is to be done, have changed. */
+    /** What is to be done by the person or their team has changed. */
     FOLLOW_UPS,
     /** The person's speed dials have changed. */
     SPEED_DIALS,

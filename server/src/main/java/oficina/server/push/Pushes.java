@@ -162,9 +162,9 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(person, Topic.SPEED_DIALS);
   }
 
-  /** Tells pages that notes or what is to be done have changed. */
-  public void followUpsChanged() {
-    tell(page -> true, Topic.FOLLOW_UPS);
+  /** Tells the pages of these people that what is to be done has changed. */
+  public void followUpsChanged(Collection<PersonId> people) {
+    tell(page -> people.contains(page.person()), Topic.FOLLOW_UPS);
   }
 
   /** Tells somebody something once; their pages have a sentence for it. */
