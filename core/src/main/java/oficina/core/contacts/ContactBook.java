@@ -343,7 +343,7 @@ public final class ContactBook {
    * Contacts in the order of a card index.
    *
    * @param from only those whose name begins so or comes later; empty for all
-   * @param after only those behind this one; null for all
+   * @param after only those behind this one; null, or one that is not there, for all
    * @param wanted which of them
    */
   public List<Contact> page(
@@ -352,7 +352,8 @@ public final class ContactBook {
       @Nullable ContactId after,
       Predicate<Contact> wanted,
       int limit) {
-    Listed start = after == null ? null : byId.get(after);
+    // Where somebody else's own stands among the names is not to be found out either.
+    Listed start = after == null || get(after, viewer) == null ? null : byId.get(after);
     Collection<Listed> rest = start == null ? byName : byName.tailSet(start, false);
     if (start == null && !from.isEmpty()) {
       String joined = String.join(" ", Words.of(from));

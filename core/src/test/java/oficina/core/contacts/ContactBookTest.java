@@ -158,6 +158,9 @@ class ContactBookTest {
     assertThat(book.named("sister aná", INES)).hasSize(1);
     assertThat(book.byUid("uid-15", TOMASZ)).isEmpty();
     assertThat(titles(book.page(TOMASZ, "", null, all -> true, 100))).doesNotContain("Sister Ana");
+    assertThat(book.page(TOMASZ, "", new ContactId(15), all -> true, 3))
+        .as("not where it stands either")
+        .isEqualTo(book.page(TOMASZ, "", null, all -> true, 3));
   }
 
   @Test

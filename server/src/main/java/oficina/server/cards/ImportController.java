@@ -142,7 +142,7 @@ class ImportController {
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void cancel(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    file(me, id).end(State.CANCELLED);
+    file(me, id).stop();
   }
 
   private ReadIn file(Employee me, String id) {

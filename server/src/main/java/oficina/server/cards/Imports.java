@@ -111,9 +111,7 @@ class Imports {
           try {
             addNew(file);
             change(file, chosen, others);
-            if (!cancelled(file)) {
-              file.end(State.DONE);
-            }
+            file.end(file.isStopping() ? State.CANCELLED : State.DONE);
           } catch (DataAccessException e) {
             LOG.warn("A file of contacts could not be taken over: {}", e.getMessage());
             file.end(State.FAILED);
@@ -123,13 +121,9 @@ class Imports {
         });
   }
 
-  private static boolean cancelled(ReadIn file) {
-    return file.state() != State.RUNNING;
-  }
-
   private void addNew(ReadIn file) {
     List<Compared> all = file.of(Kind.NEW);
-    for (int from = 0; from < all.size() && !cancelled(file); from += AT_ONCE) {
+    for (int from = 0; from < all.size() && !file.isStopping(); from += AT_ONCE) {
       add(file, all.subList(from, Math.min(all.size(), from + AT_ONCE)));
     }
   }
@@ -152,14 +146,14 @@ class Imports {
 
   private void change(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
     for (Compared each : file.of(Kind.CHANGED)) {
-      if (cancelled(file)) {
+      if (file.isStopping()) {
         return;
       }
       put(file, each, each.incoming().card());
     }
     List<Compared> doubtful = file.of(Kind.DOUBTFUL);
     List<Compared> toAdd = new ArrayList<>();
-    for (int i = 0; i < doubtful.size() && !cancelled(file); i++) {
+    for (int i = 0; i < doubtful.size() && !file.isStopping(); i++) {
       Compared each = doubtful.get(i);
       switch (chosen.getOrDefault(i, others)) {
         case ADD -> toAdd.add(each);

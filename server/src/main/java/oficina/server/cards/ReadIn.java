@@ -18,6 +18,7 @@ final class ReadIn {
   private final AtomicInteger done = new AtomicInteger();
   private volatile List<Compared> all;
   private volatile State state = State.READ;
+  private volatile boolean stopping;
 
   /** A card of the file, and how it stands to what there is. */
   record Compared(Incoming incoming, Comparison comparison) {}
@@ -81,6 +82,18 @@ final class ReadIn {
 
   void begin() {
     state = State.RUNNING;
+  }
+
+  /** Has it stopped: at once, or as soon as what is under way is there. */
+  void stop() {
+    stopping = true;
+    if (state == State.READ) {
+      end(State.CANCELLED);
+    }
+  }
+
+  boolean isStopping() {
+    return stopping;
   }
 
   /** It is over, one way or the other: its cards are not needed any more. */
