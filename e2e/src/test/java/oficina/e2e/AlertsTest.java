@@ -54,7 +54,7 @@ class AlertsTest {
     ines.dial("221");
     tomasz.sees("Ines Calloway", "ringing");
     assertThat(tomasz.page).hasTitle("Ringing: Ines Calloway");
-    tomasz.page.waitForFunction("shown[0] === 'Ringing: Ines Calloway / 201 · Front desk'");
+    tomasz.page.waitForFunction("shown[0] === 'Ringing: Ines Calloway / Front desk · 201'");
     tomasz.page.waitForFunction("[...playing].some(src => src.endsWith('ring.wav'))");
     tomasz.button("Silence").click();
     tomasz.page.waitForFunction("playing.size === 0");

@@ -38,7 +38,9 @@ class WorklistTest {
     assertThat(waiting(rufus, "0121 496 0101")).containsText("Front desk line");
     assertThat(waiting(tomasz, "0121 496 0101")).hasCount(0);
 
-    waiting(rufus, "0121 496 0101").getByRole(AriaRole.BUTTON).click();
+    waiting(rufus, "0121 496 0101")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Call 0121 496 0101"))
+        .click();
     browsers.pass(java.time.Duration.ofSeconds(1));
     tomasz.phoneButton("Elspeth Nairn", "Answer").click();
     rufus.sees("0121 496 0101", "talking");
