@@ -164,6 +164,17 @@ public final class ContactBook {
     return visible(byNumber.getOrDefault(number, List.of()), viewer);
   }
 
+  /**
+   * Whether somebody may know what a colleague had to do with this number. Whoever is a contact of
+   * the colleague's own, and not of the office, is their own business.
+   */
+  public boolean mayKnowOf(PhoneNumber number, PersonId colleague, PersonId viewer) {
+    List<Contact> theirs = at(number, colleague);
+    return viewer.equals(colleague)
+        || theirs.isEmpty()
+        || theirs.stream().anyMatch(contact -> contact.owner() == null);
+  }
+
   /** Contacts of this name in files. */
   public List<Contact> byUid(String uid, PersonId viewer) {
     return visible(byUid.getOrDefault(uid, List.of()), viewer);

@@ -149,6 +149,18 @@ class ContactBookTest {
   }
 
   @Test
+  void what_one_had_to_do_with_a_contact_of_ones_own_is_ones_own_business() {
+    PhoneNumber own = new PhoneNumber("+447700900201");
+    PhoneNumber office = new PhoneNumber("+441514960177");
+    assertThat(book.mayKnowOf(own, INES, TOMASZ)).isFalse();
+    assertThat(book.mayKnowOf(own, INES, INES)).isTrue();
+    assertThat(book.mayKnowOf(own, TOMASZ, INES)).as("to him it is nobody").isTrue();
+    assertThat(book.mayKnowOf(office, INES, TOMASZ)).isTrue();
+    book.put(Contacts.of(99, INES, "Dov at home", "", List.of(), "+441514960177"));
+    assertThat(book.mayKnowOf(office, INES, TOMASZ)).as("the office's as well").isTrue();
+  }
+
+  @Test
   void what_is_somebodys_own_is_nowhere_to_be_found_for_others() {
     assertThat(book.get(new ContactId(15), TOMASZ)).isNull();
     assertThat(book.get(new ContactId(15), INES)).isNotNull();

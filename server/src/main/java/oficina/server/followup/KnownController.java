@@ -139,16 +139,8 @@ class KnownController {
             .toList());
   }
 
-  /**
-   * Whether somebody may know what a colleague had to do with this number. Whoever is a contact of
-   * the colleague's own, and not the office's, is their own business.
-   */
   private boolean mayKnow(PersonId me, PersonId colleague, @Nullable PhoneNumber number) {
-    if (me.equals(colleague) || number == null) {
-      return true;
-    }
-    List<Contact> theirs = contacts.ask(book -> book.at(number, colleague));
-    return theirs.isEmpty() || theirs.stream().anyMatch(contact -> contact.owner() == null);
+    return number == null || contacts.ask(book -> book.mayKnowOf(number, colleague, me));
   }
 
   private CallBefore call(HistoryStore.Stored stored, PersonId me) {
