@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/speed-dials/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put: operations["put"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/tips": {
         parameters: {
             query?: never;
@@ -238,7 +254,7 @@ export interface paths {
         get: operations["what"];
         put: operations["replace"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -318,7 +334,7 @@ export interface paths {
         get: operations["one"];
         put: operations["change_2"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -331,10 +347,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["picture"];
-        put: operations["put"];
+        get: operations["picture_1"];
+        put: operations["put_1"];
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -493,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_3"];
+        post: operations["remove_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -589,7 +605,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_4"];
+        post: operations["remove_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -765,7 +781,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_5"];
+        post: operations["remove_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1572,6 +1588,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/known": {
         parameters: {
             query?: never;
@@ -1643,7 +1675,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["lines"];
+        get: operations["lines_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1806,7 +1838,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_6"];
+        delete: operations["remove_7"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1886,7 +1918,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_7"];
+        delete: operations["remove_8"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2296,12 +2328,16 @@ export interface components {
             directNumber?: string;
             team: string;
             site?: string;
+            /** Format: email */
+            mail?: string;
         };
         Keeping: {
             /** Format: date-time */
             until?: string;
         };
         Key: {
+            /** Format: int64 */
+            id: number;
             /** Format: int32 */
             page: number;
             label: string;
@@ -2346,6 +2382,12 @@ export interface components {
             words: components["schemas"]["Word"][];
             corrected?: string;
             numbers: components["schemas"]["Spoken"][];
+        };
+        LineView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            extension: string;
         };
         MailboxView: {
             mailbox: string;
@@ -2535,6 +2577,7 @@ export interface components {
             directNumber?: string;
             team: string;
             site: string;
+            mail: string;
             /** @enum {string} */
             lamp: "FREE" | "RINGING" | "ON_CALL" | "AWAY" | "OFF";
             /** Format: date-time */
@@ -2718,7 +2761,7 @@ export interface components {
             shown: string;
             /** Format: int64 */
             person?: number;
-            picture: boolean;
+            picture?: string;
             numbers: components["schemas"]["NumberView"][];
         };
         Spoken: {
@@ -2928,6 +2971,7 @@ export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
+export type SchemaLineView = components['schemas']['LineView'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];
 export type SchemaMe = components['schemas']['Me'];
@@ -3177,6 +3221,68 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Added"];
                 };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3482,7 +3588,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    remove_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3671,7 +3777,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3691,7 +3797,7 @@ export interface operations {
             };
         };
     };
-    picture: {
+    picture_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3713,7 +3819,7 @@ export interface operations {
             };
         };
     };
-    put: {
+    put_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3733,7 +3839,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3987,7 +4093,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4159,7 +4265,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4411,7 +4517,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5662,6 +5768,26 @@ export interface operations {
             };
         };
     };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineView"][];
+                };
+            };
+        };
+    };
     known: {
         parameters: {
             query: {
@@ -5753,7 +5879,7 @@ export interface operations {
             };
         };
     };
-    lines: {
+    lines_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5971,7 +6097,7 @@ export interface operations {
             };
         };
     };
-    remove_6: {
+    remove_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6073,7 +6199,7 @@ export interface operations {
             };
         };
     };
-    remove_7: {
+    remove_8: {
         parameters: {
             query?: never;
             header?: never;

@@ -56,4 +56,5 @@ export type {
   SchemaTakeOver as TakeOver,
   SchemaToCallBack as ToCallBack,
   SchemaVoicemailPage as VoicemailPage,
+  SchemaLineView as LineView,
 } from './schema';

@@ -4,8 +4,7 @@ import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { sentence } from '../api/client';
-import { useCalls } from '../calls/store';
-import { useKeys } from '../frame/keys';
+import { useStepping } from '../frame/useStepping';
 import { useSettled } from '../live/useSettled';
 import { addWords } from '../words';
 import { CardForm } from './CardForm';
@@ -44,21 +43,10 @@ export function Contacts() {
   const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
     useInfiniteQuery(pageOf(wanted));
   const cards = data?.pages.flatMap((page) => page.contacts) ?? [];
-  const free = useCalls().length < 2;
-
-  const step = (by: number) => () => {
-    const at = cards.findIndex((each) => each.id === open);
-    const next = cards[at < 0 ? 0 : Math.max(0, Math.min(cards.length - 1, at + by))];
-    setOpen(next?.id);
-    return next !== undefined;
-  };
-  useKeys(
-    free
-      ? [
-          { key: 'arrowdown', run: step(1) },
-          { key: 'arrowup', run: step(-1) },
-        ]
-      : [],
+  useStepping(
+    cards.map((each) => each.id),
+    open,
+    setOpen,
   );
   const narrow = (change: Partial<Wanted>) => setNarrowed({ ...narrowed, ...change });
 

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { get, post, put } from '../api/client';
 import type { FollowUpBody, FollowUpView, KnownOf } from '../api/types';
 import { attempt } from '../notices/attempt';
@@ -45,12 +45,15 @@ export async function done({ id, what }: FollowUpView) {
   }
 }
 
-export const useOutcomes = () =>
-  useQuery({
-    queryKey: ['outcomes'],
-    queryFn: () => get<string[]>('/api/outcomes'),
-    staleTime: 60_000,
-  }).data ?? [];
+export const outcomes = queryOptions({
+  queryKey: ['outcomes'],
+  queryFn: () => get<string[]>('/api/outcomes'),
+  staleTime: 60_000,
+});
+
+export const useOutcomes = () => useQuery(outcomes).data ?? [];
+
+export const keepOutcomes = (next: string[]) => put('/api/office/outcomes', { outcomes: next });
 
 export const chooseOutcome = (call: string, outcome: string) =>
   attempt(put(`/api/calls/${call}/outcome`, { outcome }));

@@ -21,6 +21,9 @@ const PasswordDialog = lazy(() =>
 const OfficeRecording = lazy(() =>
   import('../recordings/OfficeRecording').then((it) => ({ default: it.OfficeRecording })),
 );
+const OutcomesDialog = lazy(() =>
+  import('../followup/OutcomesDialog').then((it) => ({ default: it.OutcomesDialog })),
+);
 const SignInsDialog = lazy(() =>
   import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
 );
@@ -86,9 +89,9 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
     (store) => store.people.find((person) => person.id === me.id)?.lamp ?? 'OFF',
   );
   const [open, setOpen] = useState(false);
-  const [dialog, setDialog] = useState<'' | 'password' | 'preferences' | 'recording' | 'signIns'>(
-    '',
-  );
+  const [dialog, setDialog] = useState<
+    '' | 'outcomes' | 'password' | 'preferences' | 'recording' | 'signIns'
+  >('');
   const box = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
@@ -138,12 +141,14 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
           onKeys={onKeys}
           onPassword={() => setDialog('password')}
           onPreferences={() => setDialog('preferences')}
+          onOutcomes={() => setDialog('outcomes')}
           onRecording={() => setDialog('recording')}
           onSignIns={() => setDialog('signIns')}
         />
       )}
       <Suspense>
         {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+        {dialog === 'outcomes' && <OutcomesDialog onClose={() => setDialog('')} />}
         {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
         {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
         {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}

@@ -11,6 +11,7 @@ interface Props {
   onKeys: () => void;
   onPassword: () => void;
   onPreferences: () => void;
+  onOutcomes: () => void;
   onRecording: () => void;
   onSignIns: () => void;
 }
@@ -21,6 +22,7 @@ export function PersonMenu({
   onKeys,
   onPassword,
   onPreferences,
+  onOutcomes,
   onRecording,
   onSignIns,
 }: Props) {
@@ -62,6 +64,7 @@ export function PersonMenu({
         {item('me.preferences', onPreferences)}
         {canTakeTelLinks && item('me.telLinks', takeTelLinks)}
         {me.role === 'administrator' && item('me.recording', onRecording)}
+        {me.role === 'administrator' && item('me.outcomes', onOutcomes)}
         {item('me.tips', () => void tipsSeen(false))}
         {item('me.keys', onKeys, '?')}
         {item('me.password', onPassword)}

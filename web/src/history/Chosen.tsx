@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import type { HistoryEntry } from '../api/types';
-import { WithOne } from './WithOne';
+import { CardAndKey } from '../contacts/CardAndKey';
 import { copyNumber, fileOf, remove } from './entries';
 
 interface Props {
@@ -38,7 +38,7 @@ export function Chosen({ chosen, onNone, onPrint }: Props) {
           {t('history.copy')}
         </button>
       )}
-      {chosen.length === 1 && one && <WithOne entry={one} />}
+      {chosen.length === 1 && one && <CardAndKey other={one.other} />}
       <button type="button" className="btn btn-xs btn-plain" onClick={onNone}>
         {t('history.leave')}
       </button>

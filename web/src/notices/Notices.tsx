@@ -1,7 +1,6 @@
-import type { NoticeView } from '../api/types';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { clockTime } from '../words/time';
+import { noticeSentence } from './noticeSentence';
 import { type Shown, dismiss, useNotices } from './store';
 
 const SHOWN_FOR_MS = 10_000;
@@ -33,14 +32,9 @@ function OneNotice({ shown }: { shown: Shown }) {
     const timer = setTimeout(() => dismiss(key), SHOWN_FOR_MS);
     return () => clearTimeout(timer);
   }, [key, notice.what]);
-  const about = {
-    ...notice.about,
-    name: notice.about.name || t('party.someone'),
-    time: clockTime(Number(notice.about.waited ?? 0)),
-  };
   return (
     <div className="bg-neutral text-neutral-content pointer-events-auto flex max-w-lg items-center gap-3 rounded-lg py-2 pr-2 pl-4 shadow-lg">
-      <p>{t(`notice.${wordOf(notice)}`, about)}</p>
+      <p>{noticeSentence(notice, t)}</p>
       {undo && (
         <button
           type="button"
@@ -62,14 +56,4 @@ function OneNotice({ shown }: { shown: Shown }) {
       </button>
     </div>
   );
-}
-
-/** Of a caller without a number it is said that it was withheld, where there are words for that. */
-function wordOf({ what, about }: NoticeView): string {
-  if (what === 'ANSWERED_BY_OTHER' && !about.person) {
-    return 'ANSWERED_OUTSIDE';
-  }
-  return about.name === '' && ['MISSED', 'ANSWERED_BY_OTHER'].includes(what)
-    ? `${what}_WITHHELD`
-    : what;
 }

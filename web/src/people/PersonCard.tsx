@@ -60,6 +60,11 @@ export function PersonCard({ person, end }: Props) {
             {t('people.transferHere', { caller: nameOf(active.other, t('party.withheld')) })}
           </button>
         )}
+        {person.mail && (
+          <a className="btn btn-sm btn-plain" href={`mailto:${person.mail}`} title={person.mail}>
+            {t('people.mail')}
+          </a>
+        )}
         <AddKeyButton target={{ kind: 'PERSON', of: String(person.id), name: person.name }} />
       </div>
     </aside>

@@ -1,12 +1,17 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
+import type { NoticeView } from '../api/types';
 import { aboutParty, activeCall, nameOf } from '../calls/order';
 import { useCalls } from '../calls/store';
+import { noticeSentence } from '../notices/noticeSentence';
+import { useNotices } from '../notices/store';
 import { toneFor, useSoundSettings } from '../sound/settings';
 import { useNewMessages } from '../voicemail/messages';
 import { showNotifications, tell } from './notifications';
 import { sound, useSound } from './sound';
+
+const isDue = (notice: NoticeView) => notice.what === 'FOLLOW_UP_DUE';
 
 /** Makes incoming calls noticed: by sound, by a desktop notification, by the title of the page. */
 export function useAlerts() {
@@ -41,6 +46,14 @@ export function useAlerts() {
       known.current = Math.max(known.current ?? 0, newest?.id ?? 0);
     }
   }, [fresh, newest, t]);
+
+  const due = useNotices((store) => store.notices).filter((each) => isDue(each.notice));
+  const latest = due.at(-1);
+  useEffect(() => {
+    if (latest) {
+      tell(t('title.due'), noticeSentence(latest.notice, t));
+    }
+  }, [latest, t]);
 
   useEffect(() => {
     const first = ringing[0];

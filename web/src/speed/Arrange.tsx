@@ -3,9 +3,12 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { SpeedDialView } from '../api/types';
 import { Dialog } from '../frame/Dialog';
+import { PictureFile } from '../frame/PictureFile';
+import { useLines } from '../lines/lines';
+import { attempt } from '../notices/attempt';
 import { useShelf } from '../park/store';
 import { addWords } from '../words';
-import { keep, keyOf } from './speedDials';
+import { PATH, keep, keyOf, setPicture } from './speedDials';
 import words from './words.view.en.json';
 
 addWords(words);
@@ -24,6 +27,7 @@ export function Arrange({ dials, onClose }: Props) {
   const [dragged, setDragged] = useState<number>();
   const [error, setError] = useState('');
   const slots = useShelf((store) => store.slots);
+  const lines = useLines();
 
   const put = (id: number, change: Partial<SpeedDialView>) =>
     setKeys(keys.map((each) => (each.id === id ? { ...each, ...change } : each)));
@@ -36,13 +40,17 @@ export function Arrange({ dials, onClose }: Props) {
     }
   }
 
-  function addSlot(slot: string) {
+  function addKey(kind: 'SLOT' | 'GROUP', of: string, name: string) {
     const id = Math.min(0, ...keys.map((each) => each.id)) - 1;
-    const made = { label: '', kind: 'SLOT' as const, of: slot, number: '', name: slot };
-    setKeys([
-      ...keys,
-      { ...made, id, page: 1, dial: slot, shown: slot, picture: false, numbers: [] },
-    ]);
+    const made = { label: '', kind, of, number: '', name, page: 1, dial: of, shown: of };
+    setKeys([...keys, { ...made, id, numbers: [] }]);
+  }
+
+  async function picture({ id }: SpeedDialView, file?: File) {
+    if (await attempt(setPicture(id, file))) {
+      // The same address as before would show the same picture as before.
+      put(id, { picture: file && `${PATH}/${id}/picture?${file.lastModified}` });
+    }
   }
 
   async function save() {
@@ -113,6 +121,15 @@ export function Arrange({ dials, onClose }: Props) {
                   </option>
                 ))}
               </select>
+              {dial.id > 0 && (
+                <PictureFile
+                  name={name}
+                  src={dial.picture}
+                  className="h-8 w-8 object-cover"
+                  onPut={(file) => void picture(dial, file)}
+                  onDrop={() => void picture(dial)}
+                />
+              )}
               <button
                 type="button"
                 className="btn btn-sm btn-plain"
@@ -141,27 +158,59 @@ export function Arrange({ dials, onClose }: Props) {
           );
         })}
       </ol>
-      <label className="mt-3 flex items-center gap-2 text-sm">
-        {t('arrange.slot')}
-        <select
-          className="select select-sm w-48"
-          value=""
-          onChange={(event) => addSlot(event.target.value)}
-        >
-          <option value="">{t('arrange.chooseSlot')}</option>
-          {slots.map(({ slot, label }) => (
-            <option key={slot} value={slot}>
-              {[slot, label].filter(Boolean).join(' · ')}
-            </option>
-          ))}
-        </select>
-      </label>
+      <div className="mt-3 flex flex-wrap gap-x-6 gap-y-2">
+        <NewKey
+          label={t('arrange.slot')}
+          choose={t('arrange.chooseSlot')}
+          of={slots.map(({ slot, label }) => ({ of: slot, name: [slot, label].join(' ').trim() }))}
+          onChoose={(each) => addKey('SLOT', each.of, each.name)}
+        />
+        <NewKey
+          label={t('arrange.group')}
+          choose={t('arrange.chooseGroup')}
+          of={lines.map(({ id, name }) => ({ of: String(id), name }))}
+          onChoose={(each) => addKey('GROUP', each.of, each.name)}
+        />
+      </div>
       <p role="alert" className="text-error font-semibold">
         {error}
       </p>
       <button type="button" className="btn btn-primary mt-4" onClick={() => void save()}>
-        {t('arrange.keep')}
+        {t('dialog.keep')}
       </button>
     </Dialog>
+  );
+}
+
+interface NewKeyProps {
+  label: string;
+  choose: string;
+  of: { of: string; name: string }[];
+  onChoose: (chosen: { of: string; name: string }) => void;
+}
+
+/** Makes a key for one of these. */
+function NewKey({ label, choose, of, onChoose }: NewKeyProps) {
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      {label}
+      <select
+        className="select select-sm w-44"
+        value=""
+        onChange={(event) => {
+          const chosen = of.find((each) => each.of === event.target.value);
+          if (chosen) {
+            onChoose(chosen);
+          }
+        }}
+      >
+        <option value="">{choose}</option>
+        {of.map((each) => (
+          <option key={each.of} value={each.of}>
+            {each.name}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -47,11 +47,7 @@ export function SpeedKey({ dial, digit }: Props) {
       >
         {lamp && <Lamp lamp={lamp} />}
         {dial.picture && (
-          <img
-            src={`/api/contacts/${dial.of}/picture`}
-            alt={name}
-            className="h-8 w-8 rounded object-cover"
-          />
+          <img src={dial.picture} alt={name} className="h-8 w-8 rounded object-cover" />
         )}
         <span className="min-w-0 flex-1">
           <span className="block truncate text-[0.8125rem] font-semibold">{name}</span>

@@ -13,6 +13,7 @@ import type { MessageLetter, MessageView } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
 import { callParty } from '../calls/services';
 import { useCalls } from '../calls/store';
+import { CardAndKey } from '../contacts/CardAndKey';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
 import { Controls } from '../player/Controls';
@@ -179,6 +180,7 @@ function Deeds({ letter }: { letter: MessageLetter }) {
             {t('voicemail.saveText')}
           </a>
         )}
+        <CardAndKey other={message.who} />
         <button type="button" className="btn btn-plain" onClick={() => void deeds.delete()}>
           <IconTrash size={18} aria-hidden="true" />
           {t('voicemail.remove')} {cap('Del')}

@@ -4,9 +4,8 @@ import { Suspense, lazy, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { sentence } from '../api/client';
-import { useKeys } from '../frame/keys';
+import { useStepping } from '../frame/useStepping';
 import { useSettled } from '../live/useSettled';
-import { useCalls } from '../calls/store';
 import { Leaving } from './Leaving';
 import { Letter } from './Letter';
 import { Tray } from './Tray';
@@ -37,21 +36,10 @@ export function Voicemail() {
   const messages = useMemo(() => data?.pages.flatMap((page) => page.messages) ?? [], [data]);
   const fresh = data?.pages[0]?.fresh ?? 0;
   const there = [...chosen].filter((id) => messages.some((each) => each.id === id));
-  const free = useCalls().length < 2;
-
-  const step = (by: number) => () => {
-    const at = messages.findIndex((each) => each.id === open);
-    const next = messages[at < 0 ? 0 : Math.max(0, Math.min(messages.length - 1, at + by))];
-    setOpen(next?.id);
-    return next !== undefined;
-  };
-  useKeys(
-    free
-      ? [
-          { key: 'arrowdown', run: step(1) },
-          { key: 'arrowup', run: step(-1) },
-        ]
-      : [],
+  useStepping(
+    messages.map((each) => each.id),
+    open,
+    setOpen,
   );
 
   function choose(id: number, on: boolean) {

@@ -46,7 +46,7 @@ final class BigOffice {
               "P" + i,
               Integer.toString(firstExtension + i),
               number.apply(i),
-              new Person.Place("T" + i / 10, "S"),
+              new Person.Place("T" + i / 10, "S", ""),
               new Person.Calls(
                   ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND)));
     }

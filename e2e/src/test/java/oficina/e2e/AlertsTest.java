@@ -5,13 +5,17 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.regex.Pattern;
+import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Person;
 import oficina.core.sound.Pcm;
 import oficina.server.TestServer;
+import oficina.server.followup.PromisedBefore;
 import oficina.server.office.OfficeData;
 import oficina.server.voicemail.LeftBefore;
 import org.junit.jupiter.api.Test;
@@ -61,6 +65,22 @@ class AlertsTest {
     tomasz.button("Answer").click();
     tomasz.page.waitForFunction("shown.length === 0");
     assertThat(tomasz.page).hasTitle("Desk – Oficina");
+  }
+
+  @Test
+  void what_has_become_due_is_told_by_a_desktop_notification() {
+    Desk tomasz = watched("tomasz");
+    TestServer server = TestServer.get();
+    Person owner = server.bean(OfficeData.class).directory().personAt("221").orElseThrow();
+    Instant now = server.clock().instant();
+    server
+        .bean(PromisedBefore.class)
+        .followUp(
+            new CallId("none"), owner.id(), "+441514960177", "Send the tide tables", now, now);
+    server.clock().advance(Duration.ofSeconds(1));
+    tomasz.page.waitForFunction(
+        "shown[0]?.startsWith('Due now / Due now: Send the tide tables (')");
+    tomasz.button("Done").first().click();
   }
 
   @Test

@@ -5,6 +5,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.Person;
+import oficina.core.sound.Pcm;
+import oficina.server.Images;
+import oficina.server.TestServer;
+import oficina.server.office.OfficeData;
+import oficina.server.voicemail.LeftBefore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -182,7 +191,7 @@ class ContactsTest {
     write(lotte, "Sefton Amblin", "Amblin Bakery", "0121 496 0103");
     lotte
         .page
-        .getByLabel("Put a picture to it")
+        .getByLabel("Choose a picture for Sefton Amblin")
         .setInputFiles(
             new com.microsoft.playwright.options.FilePayload(
                 "face.png", "image/png", Images.png(400, 300)));
@@ -203,5 +212,34 @@ class ContactsTest {
     lotte.sees("Tomasz Brill", "talking");
     lotte.button("End").click();
     deleteAll(lotte, "Sefton Amblin");
+  }
+
+  @Test
+  void whoever_left_a_message_gets_a_card_and_a_number_is_added_to_a_card_there_is() {
+    Desk joss = browsers.of("joss");
+    Person me = TestServer.get().bean(OfficeData.class).directory().personAt("234").orElseThrow();
+    for (String number : List.of("+441214960155", "+441214960156")) {
+      TestServer.get()
+          .bean(LeftBefore.class)
+          .file(
+              new Party.Employee(me.id()),
+              new Party.Outside(new PhoneNumber(number)),
+              TestServer.get().clock().instant(),
+              new short[2 * Pcm.RATE],
+              null);
+    }
+    joss.open("Voicemail");
+    joss.page.getByText("0121 496 0155").first().click();
+    joss.button("Write a card").click();
+    field(joss, "Name").fill("Odile Marran");
+    joss.button("Keep the card").click();
+    assertThat(joss.page.getByText("Odile Marran").first()).isVisible();
+    joss.page.getByText("0121 496 0156").first().click();
+    joss.button("Write a card").click();
+    joss.page.getByPlaceholder("Name or company on the card").fill("odile");
+    joss.button("Add it").click();
+    assertThat(joss.page.getByText("0121 496 0156").first()).isHidden();
+    joss.press("u");
+    deleteAll(joss, "Odile Marran");
   }
 }

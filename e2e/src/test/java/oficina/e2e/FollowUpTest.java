@@ -95,6 +95,36 @@ class FollowUpTest {
   }
 
   @Test
+  void the_office_says_what_can_come_of_a_call_and_only_administrators_change_it() {
+    Desk mirela = browsers.of("mirela");
+    Desk lotte = browsers.of("lotte");
+    mirela.openMenu("Mirela Stanton");
+    mirela.button("Outcomes of calls").click();
+    assertThat(field(mirela, "Outcome 1")).hasValue("Question answered");
+    field(mirela, "Outcome 7").fill("Lost property");
+    mirela.button("Keep them so").click();
+    assertThat(mirela.page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    lotte.openMenu("Lotte Penrose");
+    assertThat(lotte.button("Call settings")).isVisible();
+    assertThat(lotte.button("Outcomes of calls")).hasCount(0);
+    lotte.press("Escape");
+    lotte.dial("01314960110");
+    lotte.sees("0131 496 0110", "talking");
+    lotte.button("End").click();
+    lotte
+        .page
+        .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Outcome"))
+        .first()
+        .selectOption("Lost property");
+    lotte.open("History");
+    assertThat(lotte.entries().first()).containsText("Lost property");
+    mirela.openMenu("Mirela Stanton");
+    mirela.button("Outcomes of calls").click();
+    field(mirela, "Outcome 7").fill("");
+    mirela.button("Keep them so").click();
+  }
+
+  @Test
   void stock_phrases_are_put_into_a_note_by_key() {
     Desk tomasz = browsers.of("tomasz");
     Desk lotte = browsers.of("lotte");
@@ -102,7 +132,7 @@ class FollowUpTest {
     calls(tomasz, "Ravi Delacourt", lotte);
     lotte.button("My stock phrases").click();
     field(lotte, "Phrase 1").fill("Wants to be called back.");
-    lotte.button("Keep them").click();
+    lotte.button("Keep them so").click();
     assertThat(lotte.page.getByText("Wants to be called back.")).isVisible();
     assertThat(field(lotte, "Note about this call")).isVisible();
     lotte.press(".");

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import oficina.server.Images;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -75,6 +76,33 @@ class SpeedDialTest {
     joss.sees("Tomasz Brill", "talking");
     joss.button("End").click();
     takeAllOff(lotte);
+  }
+
+  @Test
+  void keys_for_groups_are_dragged_to_their_place_and_have_pictures_of_their_own() {
+    Desk joss = browsers.of("joss");
+    joss.person("Una Redfern").hover();
+    joss.button("Add Una Redfern to my speed dials").click();
+    assertThat(keys(joss)).hasCount(1);
+    joss.button("Arrange").click();
+    joss.page
+        .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("A key for a group"))
+        .selectOption("Bookings");
+    Locator rows = joss.page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.LISTITEM);
+    assertThat(rows.last()).containsText("Bookings");
+    rows.last().dragTo(rows.first());
+    assertThat(rows.first()).containsText("Bookings");
+    joss.page
+        .getByLabel("Choose a picture for Una Redfern")
+        .setInputFiles(new FilePayload("una.png", "image/png", Images.png(300, 300)));
+    assertThat(joss.button("Remove the picture of Una Redfern")).isVisible();
+    joss.button("Keep them so").click();
+    assertThat(keys(joss).first()).containsText("Bookings");
+    assertThat(keys(joss).last().getByRole(AriaRole.IMG)).isVisible();
+    joss.press("Alt+1");
+    joss.sees("Bookings", "ringing");
+    joss.button("End").click();
+    takeAllOff(joss);
   }
 
   @Test

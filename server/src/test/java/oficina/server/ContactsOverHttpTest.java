@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -205,15 +204,14 @@ class ContactsOverHttpTest {
     long id = add(lotte, false, "Nell Otway", "", "");
     String path = "/api/contacts/" + id + "/picture";
     assertThat(lotte.get(path).code()).isEqualTo("NO_PICTURE");
-    ByteArrayOutputStream png = new ByteArrayOutputStream();
-    ImageIO.write(new BufferedImage(900, 600, BufferedImage.TYPE_INT_ARGB), "png", png);
-    assertThat(lotte.upload(path, png.toByteArray(), "image/png").status()).isEqualTo(204);
+    byte[] png = Images.png(900, 600);
+    assertThat(lotte.upload(path, png, "image/png").status()).isEqualTo(204);
     byte[] stored = lotte.bytes(path).body();
     BufferedImage picture = ImageIO.read(new ByteArrayInputStream(stored));
     assertThat(picture.getWidth()).isEqualTo(256);
     assertThat(lotte.upload(path, "<svg/>".getBytes(), "image/png").code())
         .isEqualTo("PICTURE_UNREADABLE");
-    assertThat(lotte.upload(path, png.toByteArray(), "image/svg+xml").status()).isEqualTo(415);
+    assertThat(lotte.upload(path, png, "image/svg+xml").status()).isEqualTo(415);
     assertThat(lotte.bytes(path).body()).as("the one before stays").isEqualTo(stored);
   }
 }

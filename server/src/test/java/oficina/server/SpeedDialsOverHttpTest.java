@@ -26,7 +26,7 @@ class SpeedDialsOverHttpTest {
   }
 
   private static Map<String, Object> key(String kind, String of, String number) {
-    return Map.of("page", 1, "label", "", "kind", kind, "of", of, "number", number);
+    return Map.of("id", 0, "page", 1, "label", "", "kind", kind, "of", of, "number", number);
   }
 
   private static String id(String name) {
@@ -89,6 +89,11 @@ class SpeedDialsOverHttpTest {
     JsonNode changed = lotte.get(PATH).body().get(0);
     assertThat(changed.get("name").asString()).isEqualTo("Ana Maria");
     assertThat(changed.get("dial").asString()).as("the one there is").isEqualTo("+447700900201");
+    String picture = PATH + "/" + changed.get("id").asLong() + "/picture";
+    assertThat(joss.upload(picture, Images.png(9, 9), "image/png").code()).isEqualTo("NO_SUCH_KEY");
+    assertThat(lotte.upload(picture, Images.png(9, 9), "image/png").status()).isEqualTo(204);
+    assertThat(lotte.get(PATH).body().get(0).get("picture").asString()).isEqualTo(picture);
+    assertThat(joss.get(picture).code()).isEqualTo("NO_PICTURE");
     lotte.delete("/api/contacts/" + contact);
     assertThat(lotte.get(PATH).body().get(0).has("dial")).isFalse();
   }

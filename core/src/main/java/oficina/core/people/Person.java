@@ -20,8 +20,14 @@ public record Person(
     Place place,
     Calls calls) {
 
-  /** The team and the site somebody belongs to, by name. */
-  public record Place(String team, String site) {}
+  /**
+   * Where somebody belongs.
+   *
+   * @param team by name
+   * @param site by name
+   * @param mail address at which they are written to; empty when they have none
+   */
+  public record Place(String team, String site, String mail) {}
 
   /**
    * How calls are handled for somebody.

@@ -281,6 +281,38 @@ public record Call(
     return first(connection -> connection.leg() != leg && connection.answered());
   }
 
+  /**
+   * Whom this employee has to do with in it: the first at the other end who has answered, or else
+   * whoever is wanted there. Whoever sent it on or parked it has to do with the one who waits.
+   *
+   * @return null when it is no call of theirs
+   */
+  public @Nullable Party otherFor(PersonId person) {
+    Connection own = of(person);
+    if (own == null) {
+      return employees().contains(person) ? waiting() : null;
+    }
+    Connection opposite = opposite(own.leg());
+    if (opposite != null) {
+      return opposite.party();
+    }
+    if (mailbox() != null) {
+      return mailbox().party();
+    }
+    if (parked() != null && own.answered()) {
+      return new Party.Employee(parked().by());
+    }
+    if (sent() != null && own.answered()) {
+      return sent().to(); // where it rings now
+    }
+    return own.party().equals(caller()) ? called() : caller();
+  }
+
+  private Party waiting() {
+    Connection first = first(Connection::answered);
+    return first == null ? caller() : first.party();
+  }
+
   /** Everybody else in it, whatever their state. */
   public List<Connection> others(PersonId person) {
     return connections.stream()

@@ -2,6 +2,7 @@ package oficina.server.administration;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
@@ -51,6 +52,7 @@ class PeopleController {
    * @param signInName the name they sign in with
    * @param password for the first time; they choose another one then
    * @param directNumber public number that rings them, in E.164; absent when they have none
+   * @param mail address at which they are written to; absent when they have none
    */
   record Joining(
       @NotBlank @Size(max = 120) String name,
@@ -59,7 +61,8 @@ class PeopleController {
       @NotBlank @Pattern(regexp = "[0-9]{2,6}") String extension,
       @Schema(nullable = true) @Nullable @Pattern(regexp = "\\+[0-9]{4,15}") String directNumber,
       @NotBlank @Size(max = 80) String team,
-      @Schema(nullable = true) @Nullable @Size(max = 80) String site) {}
+      @Schema(nullable = true) @Nullable @Size(max = 80) String site,
+      @Schema(nullable = true) @Nullable @Email @Size(max = 254) String mail) {}
 
   record Joined(long id) {}
 
@@ -84,6 +87,7 @@ class PeopleController {
             joining.directNumber(),
             store.teamNamed(joining.team().strip()),
             joining.site() == null ? "" : joining.site().strip(),
+            joining.mail() == null ? "" : joining.mail().strip(),
             true,
             StandIn.NONE);
     AtomicReference<PersonId> id = new AtomicReference<>();

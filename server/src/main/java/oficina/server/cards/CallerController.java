@@ -6,7 +6,6 @@ import oficina.core.contacts.ContactId;
 import oficina.server.contacts.ChosenStore;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeLoop;
-import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
@@ -41,10 +40,7 @@ class CallerController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String call,
       @Valid @RequestBody WhoItIs who) {
-    ContactId id = new ContactId(who.contact());
-    if (contacts.get(id, me.id()).isEmpty()) {
-      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT");
-    }
+    ContactId id = contacts.wanted(who.contact(), me.id()).id();
     chosen.choose(new CallId(call), me.id(), id);
     loop.redraw();
     pushes.historyChanged(me.id());

@@ -15,7 +15,6 @@ import oficina.server.cards.ContactViews.ContactRow;
 import oficina.server.cards.ContactViews.ContactView;
 import oficina.server.contacts.Contacts;
 import oficina.server.office.OfficeData;
-import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -137,13 +136,7 @@ class ContactController {
 
   @GetMapping("/{id}")
   ContactView one(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    return views.opened(contact(me, id), me.id());
-  }
-
-  private Contact contact(Employee me, long id) {
-    return contacts
-        .get(new ContactId(id), me.id())
-        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+    return views.opened(contacts.wanted(id, me.id()), me.id());
   }
 
   /**
@@ -168,7 +161,8 @@ class ContactController {
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
       @Valid @RequestBody CardBody card) {
-    Contact changed = contacts.change(contact(me, id), card.checked(office.plan()), me.id());
+    Contact changed =
+        contacts.change(contacts.wanted(id, me.id()), card.checked(office.plan()), me.id());
     return views.opened(changed, me.id());
   }
 
@@ -176,7 +170,7 @@ class ContactController {
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    contacts.remove(contact(me, id), me.id());
+    contacts.remove(contacts.wanted(id, me.id()), me.id());
   }
 
   /** Bring back a contact that was removed. */
@@ -185,13 +179,13 @@ class ContactController {
     return contacts
         .restore(new ContactId(id), me.id())
         .map(restored -> views.opened(restored, me.id()))
-        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+        .orElseThrow(Contacts::noSuchContact);
   }
 
   /** Who changed what when, latest first. */
   @GetMapping("/{id}/changes")
   List<ContactChange> changes(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    contact(me, id);
+    contacts.wanted(id, me.id());
     return contacts.changes(new ContactId(id), MOST_CHANGES).stream().map(views::change).toList();
   }
 
@@ -206,6 +200,6 @@ class ContactController {
       @Valid @RequestBody ContactGroups body) {
     TreeSet<String> names = new TreeSet<>();
     body.names().forEach(name -> names.add(name.strip()));
-    groups.put(me.id(), contact(me, id).id(), names);
+    groups.put(me.id(), contacts.wanted(id, me.id()).id(), names);
   }
 }

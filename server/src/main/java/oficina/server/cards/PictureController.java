@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
 import oficina.core.contacts.Contact;
-import oficina.core.contacts.ContactId;
 import oficina.server.contacts.Contacts;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
@@ -35,7 +34,7 @@ class PictureController {
   ResponseEntity<byte[]> picture(@AuthenticationPrincipal Employee me, @PathVariable long id) {
     byte[] picture =
         contacts
-            .picture(contact(me, id).id())
+            .picture(contacts.wanted(id, me.id()).id())
             .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_PICTURE"));
     return ResponseEntity.ok()
         .cacheControl(CacheControl.maxAge(Duration.ofMinutes(1)).cachePrivate())
@@ -48,19 +47,13 @@ class PictureController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void put(@AuthenticationPrincipal Employee me, @PathVariable long id, HttpServletRequest request)
       throws IOException {
-    Contact contact = contact(me, id);
+    Contact contact = contacts.wanted(id, me.id());
     contacts.picture(contact, Pictures.small(request.getInputStream().readAllBytes()));
   }
 
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    contacts.picture(contact(me, id), null);
-  }
-
-  private Contact contact(Employee me, long id) {
-    return contacts
-        .get(new ContactId(id), me.id())
-        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+    contacts.picture(contacts.wanted(id, me.id()), null);
   }
 }

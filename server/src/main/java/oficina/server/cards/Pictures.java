@@ -19,7 +19,7 @@ import org.springframework.http.HttpStatus;
  * Makes pictures small. What is stored is painted anew, so that nothing of the file that was sent
  * is ever sent to anybody.
  */
-final class Pictures {
+public final class Pictures {
   private static final int SIDE = 256;
 
   /** A file of some kilobytes can claim to be a picture of gigabytes. */
@@ -28,7 +28,7 @@ final class Pictures {
   private Pictures() {}
 
   /** The picture as JPEG, at most 256 pixels high and wide. */
-  static byte[] small(byte[] file) {
+  public static byte[] small(byte[] file) {
     try (ImageInputStream input = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(input);
       if (!readers.hasNext()) {

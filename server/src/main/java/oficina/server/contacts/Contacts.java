@@ -18,8 +18,10 @@ import oficina.core.contacts.ContactBook;
 import oficina.core.contacts.ContactId;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
@@ -63,6 +65,20 @@ public class Contacts {
   /** The contact, if there is one and this person may know of it. */
   public Optional<Contact> get(ContactId id, PersonId viewer) {
     return Optional.ofNullable(ask(all -> all.get(id, viewer)));
+  }
+
+  /**
+   * The contact.
+   *
+   * @throws Problem when there is none, or none that this person may know of
+   */
+  public Contact wanted(long id, PersonId viewer) {
+    return get(new ContactId(id), viewer).orElseThrow(Contacts::noSuchContact);
+  }
+
+  /** What is said of a contact that is not there, or nobody else's business. */
+  public static Problem noSuchContact() {
+    return new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT");
   }
 
   /**

@@ -87,12 +87,11 @@ class CallViews {
 
   /** A call this person has sent on: no longer theirs, but they can still take it back. */
   CallView sentView(Call call, PersonId person, CallRecord record, Offers offers) {
-    Connection waiting = call.opposite(NOBODY);
     List<Segment> course = record.lastOfCourse(1);
     return new CallView(
         call.id().value(),
         Direction.RECEIVED,
-        parties.view(waiting == null ? call.caller() : waiting.party(), person, call.id()),
+        parties.view(call.otherFor(person), person, call.id()),
         new CallView.Arrival(parties.name(call.sent().to(), person), null, null, false),
         new CallView.Stand(
             Phase.SENT,
@@ -102,7 +101,7 @@ class CallViews {
             null,
             null,
             record.digits(),
-            hears(call, waiting)),
+            hears(call, call.opposite(NOBODY))),
         new CallView.Mine(null, null, false, false, false, null),
         new CallView.Ties(null, false, null),
         null,
@@ -174,24 +173,8 @@ class CallViews {
   }
 
   private PartyView other(Call call, Connection own) {
-    return parties.view(otherParty(call, own), own.party().employee(), call.id());
-  }
-
-  private static Party otherParty(Call call, Connection own) {
-    Connection opposite = call.opposite(own.leg());
-    if (opposite != null) {
-      return opposite.party();
-    }
-    if (call.mailbox() != null) {
-      return call.mailbox().party();
-    }
-    if (call.parked() != null && own.answered()) {
-      return new Party.Employee(call.parked().by());
-    }
-    if (call.sent() != null && own.answered()) {
-      return call.sent().to(); // where it rings now
-    }
-    return own.party().equals(call.caller()) ? call.called() : call.caller();
+    PersonId viewer = own.party().employee();
+    return parties.view(call.otherFor(viewer), viewer, call.id());
   }
 
   private static Phase phase(Call call, Connection own) {

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import oficina.core.contacts.Contact;
-import oficina.core.contacts.ContactId;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
@@ -20,10 +19,8 @@ import oficina.server.history.HistoryStore;
 import oficina.server.history.SegmentView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
-import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -111,10 +108,7 @@ class KnownController {
   /** Of a contact, with more of what was. */
   @GetMapping("/api/known-contact")
   KnownOf knownContact(@AuthenticationPrincipal Employee me, @RequestParam long contact) {
-    Contact card =
-        contacts
-            .get(new ContactId(contact), me.id())
-            .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CONTACT"));
+    Contact card = contacts.wanted(contact, me.id());
     Set<PhoneNumber> numbers = new LinkedHashSet<>();
     card.card().numbers().forEach(each -> numbers.add(each.number()));
     return known(numbers, me.id(), MOST_ON_A_CARD, MOST_ON_A_CARD);

@@ -5,8 +5,6 @@ import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
-import oficina.core.state.Call;
-import oficina.core.state.Connection;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.history.HistoryStore;
 import oficina.server.problems.Problem;
@@ -45,15 +43,6 @@ class OwnCalls {
   }
 
   private Optional<Party> inHand(PersonId person, CallId id) {
-    Call call = loop.state().call(id);
-    Connection own = call == null ? null : call.of(person);
-    if (own == null) {
-      return Optional.empty();
-    }
-    Connection opposite = call.opposite(own.leg());
-    if (opposite != null) {
-      return Optional.of(opposite.party());
-    }
-    return Optional.of(own.party().equals(call.caller()) ? call.called() : call.caller());
+    return Optional.ofNullable(loop.state().call(id)).map(call -> call.otherFor(person));
   }
 }

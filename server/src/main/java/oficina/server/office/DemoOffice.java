@@ -90,6 +90,7 @@ public class DemoOffice {
         "+441914980" + extension,
         store.teamNamed(person.get("team")),
         person.get("site"),
+        person.get("sign_in") + "@fennick-isles.example",
         Boolean.parseBoolean(person.get("call_waiting")),
         StandIn.valueOf(person.get("stand_in")));
   }

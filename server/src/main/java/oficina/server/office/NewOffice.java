@@ -65,6 +65,7 @@ public class NewOffice {
                 null,
                 team,
                 "",
+                "",
                 true,
                 StandIn.NONE));
     store.mustChangePassword(id);

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param directNumber in E.164; null when they have none
  * @param team identity of the team
+ * @param mail address at which they are written to; empty when they have none
  */
 public record NewPerson(
     String name,
@@ -17,5 +18,6 @@ public record NewPerson(
     @Nullable String directNumber,
     long team,
     String site,
+    String mail,
     boolean callWaiting,
     StandIn standIn) {}

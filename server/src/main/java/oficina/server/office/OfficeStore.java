@@ -68,7 +68,8 @@ public class OfficeStore {
                     row.getString("name"),
                     row.getString("extension"),
                     number(row.getString("direct_number")),
-                    new Person.Place(row.getString("team"), row.getString("site")),
+                    new Person.Place(
+                        row.getString("team"), row.getString("site"), row.getString("mail")),
                     new Person.Calls(
                         Duration.ofSeconds(row.getInt("ring_seconds")),
                         row.getBoolean("call_waiting"),
@@ -205,8 +206,8 @@ public class OfficeStore {
     jdbc.sql(
             """
             insert into person (id, name, sign_in_name, password_hash, role, extension,
-              direct_number, team_id, site, call_waiting, stand_in)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+              direct_number, team_id, site, mail, call_waiting, stand_in)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             """)
         .params(
             id,
@@ -218,6 +219,7 @@ public class OfficeStore {
             p.directNumber(),
             p.team(),
             p.site(),
+            p.mail(),
             p.callWaiting(),
             p.standIn().name())
         .update();

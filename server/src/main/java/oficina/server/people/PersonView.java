@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A colleague as everybody sees them. Says nothing of whom they speak with.
  *
+ * @param mail empty when they have no address
  * @param since how long they have been ringing or on a call
  */
 public record PersonView(
@@ -19,6 +20,7 @@ public record PersonView(
     @Schema(nullable = true) @Nullable String directNumber,
     String team,
     String site,
+    String mail,
     Lamp.Light lamp,
     @Schema(nullable = true) @Nullable Instant since) {
 
@@ -31,6 +33,7 @@ public record PersonView(
         person.directNumber() == null ? null : region.show(person.directNumber()),
         person.team(),
         person.site(),
+        person.place().mail(),
         lamp.light(),
         lamp.since());
   }

@@ -67,11 +67,13 @@ class SpeedDialController {
   /**
    * A key to be.
    *
+   * @param id of one there is already; 0 for a new one
    * @param label one's own word for it; empty for its name
    * @param of identity of a person, group or contact, a park slot, or a number in any notation
    * @param number which of a contact's numbers, as it is dialled; empty for the first
    */
   record Key(
+      long id,
       @Min(1) @Max(MOST_PAGES) int page,
       @NotNull @Size(max = 40) String label,
       @NotNull Kind kind,
@@ -121,7 +123,9 @@ class SpeedDialController {
   /** What a key was for may be gone by now; it stays where it was put until it is taken off. */
   private static boolean isAmong(List<SpeedDial> before, Key key) {
     return before.stream()
-        .anyMatch(each -> each.kind() == key.kind() && each.of().equals(key.of()));
+        .anyMatch(
+            each ->
+                each.id() == key.id() && each.kind() == key.kind() && each.of().equals(key.of()));
   }
 
   private SpeedDial checked(Key key, PersonId me) {
@@ -129,7 +133,8 @@ class SpeedDialController {
   }
 
   private static SpeedDial unchecked(Key key, String of) {
-    return new SpeedDial(0, key.page(), key.label().strip(), key.kind(), of, key.number());
+    return new SpeedDial(
+        key.id(), key.page(), key.label().strip(), key.kind(), of, key.number(), false);
   }
 
   private String target(Key key, PersonId me) {

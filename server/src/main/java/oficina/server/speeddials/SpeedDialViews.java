@@ -38,6 +38,7 @@ class SpeedDialViews {
    * @param dial what to dial for it; absent when it leads nowhere any more
    * @param shown the number that is dialled, as people here write it
    * @param person whose lamp it shows
+   * @param picture where its own picture is, or that of its contact; absent when there is neither
    * @param numbers all those of the contact it is for
    */
   record SpeedDialView(
@@ -51,7 +52,7 @@ class SpeedDialViews {
       @Schema(nullable = true) @Nullable String dial,
       String shown,
       @Schema(nullable = true) @Nullable Long person,
-      boolean picture,
+      @Schema(nullable = true) @Nullable String picture,
       List<NumberView> numbers) {}
 
   SpeedDialView view(SpeedDial dial, PersonId owner) {
@@ -94,7 +95,9 @@ class SpeedDialViews {
         number == null ? null : number.dial(),
         number == null ? "" : number.shown(),
         null,
-        contact.picture(),
+        dial.picture() || !contact.picture()
+            ? own(dial)
+            : "/api/contacts/" + contact.id() + "/picture",
         contact.numbers());
   }
 
@@ -111,7 +114,11 @@ class SpeedDialViews {
         to,
         shown,
         person,
-        false,
+        own(dial),
         List.of());
+  }
+
+  private static @Nullable String own(SpeedDial dial) {
+    return dial.picture() ? "/api/speed-dials/" + dial.id() + "/picture" : null;
   }
 }

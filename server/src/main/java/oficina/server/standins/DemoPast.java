@@ -7,17 +7,21 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Command.MakeCall;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.history.CallRecords;
+import oficina.core.history.Part;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -75,6 +79,18 @@ final class DemoPast {
     days.forEach(this::day);
     everybody(person -> new Command.DeviceGoes(person, DEVICE));
     journal.append(entries, history);
+  }
+
+  /** Parts in which somebody spoke with an outsider whose number is known, latest first. */
+  List<Part> spokenOutside() {
+    List<Part> spoken =
+        history.stream()
+            .flatMap(each -> each.parts().stream())
+            .filter(part -> part.callOver() && part.result() == Part.Result.ANSWERED)
+            .filter(part -> part.other() instanceof Party.Outside to && to.number() != null)
+            .collect(Collectors.toCollection(ArrayList::new));
+    Collections.reverse(spoken);
+    return spoken;
   }
 
   private void everybody(Function<PersonId, Command> doing) {

@@ -3,6 +3,7 @@ package oficina.server.standins;
 import oficina.server.OficinaProperties;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.followup.PromisedBefore;
 import oficina.server.journal.JournalStore;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
@@ -54,11 +55,14 @@ class StandIns {
       Speaker speaker,
       LeftBefore messages,
       RecordedBefore recordings,
-      Contacts contacts) {
+      Contacts contacts,
+      PromisedBefore promised) {
     return () -> {
       if (journal.lastSeq() == 0) {
         new DemoContacts(office, contacts).add();
-        new DemoPast(office, journal).write(clock.instant());
+        DemoPast past = new DemoPast(office, journal);
+        past.write(clock.instant());
+        new DemoNotes(promised).add(past.spokenOutside(), clock.instant());
         new DemoMessages(office, speaker, messages).leave(clock.instant());
         new DemoRecordings(office, speaker, recordings).file(clock.instant());
       }

@@ -64,7 +64,7 @@ class ExchangeLoopTest {
             "Ines",
             "201",
             null,
-            new Person.Place("Front desk", ""),
+            new Person.Place("Front desk", "", ""),
             new Person.Calls(
                 Duration.ofSeconds(20),
                 true,

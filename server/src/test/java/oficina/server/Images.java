@@ -1,4 +1,4 @@
-package oficina.e2e;
+package oficina.server;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -7,13 +7,13 @@ import java.io.UncheckedIOException;
 import javax.imageio.ImageIO;
 
 /** Pictures for tests. */
-final class Images {
+public final class Images {
   private Images() {}
 
-  static byte[] png(int width, int height) {
+  public static byte[] png(int width, int height) {
     ByteArrayOutputStream file = new ByteArrayOutputStream();
     try {
-      ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", file);
+      ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB), "png", file);
     } catch (IOException e) {
       throw new UncheckedIOException(e); // nothing is written but in memory
     }

@@ -1,16 +1,14 @@
 import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { HistoryEntry } from '../api/types';
+import type { PartyView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { AddKeyButton } from '../speed/AddKeyButton';
 import type { For } from '../speed/speedDials';
 
-const CardSheet = lazy(() =>
-  import('../contacts/CardSheet').then((it) => ({ default: it.CardSheet })),
-);
+const CardSheet = lazy(() => import('./CardSheet').then((it) => ({ default: it.CardSheet })));
 
-/** What a key for whoever this call was with would be for; null when there is no calling them. */
-function keyFor({ other }: HistoryEntry, name: string): For | null {
+/** What a key for this party would be for; null when there is no calling them. */
+function keyFor(other: PartyView, name: string): For | null {
   if (other.known?.contact) {
     return { kind: 'CONTACT', of: String(other.known.contact), name };
   }
@@ -20,16 +18,15 @@ function keyFor({ other }: HistoryEntry, name: string): For | null {
   return other.kind === 'OUTSIDE' && other.dial ? { kind: 'NUMBER', of: other.dial, name } : null;
 }
 
-/** With one entry chosen: a card for its number, a speed dial. */
-export function WithOne({ entry }: { entry: HistoryEntry }) {
+/** What one makes of whoever a call or message was from: a card, a speed dial. */
+export function CardAndKey({ other }: { other: PartyView }) {
   const { t } = useTranslation();
   const [card, setCard] = useState(false);
-  const { other } = entry;
-  const target = keyFor(entry, nameOf(other, t('party.withheld')));
+  const target = keyFor(other, nameOf(other, t('party.withheld')));
   return (
     <>
       {other.kind === 'OUTSIDE' && (
-        <button type="button" className="btn btn-xs btn-plain" onClick={() => setCard(true)}>
+        <button type="button" className="btn btn-sm btn-plain" onClick={() => setCard(true)}>
           {t(other.known?.contact ? 'who.card' : 'who.write')}
         </button>
       )}
