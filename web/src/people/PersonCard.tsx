@@ -60,12 +60,12 @@ export function PersonCard({ person, end }: Props) {
             {t('people.transferHere', { caller: nameOf(active.other, t('party.withheld')) })}
           </button>
         )}
+        <AddKeyButton target={{ kind: 'PERSON', of: String(person.id), name: person.name }} />
         {person.mail && (
           <a className="btn btn-sm btn-plain" href={`mailto:${person.mail}`} title={person.mail}>
             {t('people.mail')}
           </a>
         )}
-        <AddKeyButton target={{ kind: 'PERSON', of: String(person.id), name: person.name }} />
       </div>
     </aside>
   );

@@ -5,10 +5,12 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
+import oficina.core.office.Directions;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
@@ -57,7 +59,8 @@ public final class TestOffice {
                   MAIN_NUMBER,
                   List.of(INES, ADAEZE),
                   Duration.ofSeconds(30),
-                  false),
+                  false,
+                  Set.of()),
               new Group(
                   FREIGHT,
                   "Freight",
@@ -65,7 +68,8 @@ public final class TestOffice {
                   new PhoneNumber("+441914980220"),
                   List.of(TOMASZ, ZOE),
                   Duration.ofSeconds(30),
-                  true)));
+                  true,
+                  Set.of())));
 
   public final Office office =
       new Office(
@@ -86,7 +90,8 @@ public final class TestOffice {
               Settings.DEFAULT.recording(),
               FRONT_DESK,
               Settings.PickUp.ANYBODY),
-          Map.of());
+          Map.of(),
+          Directions.none(ZoneId.of("Europe/London")));
 
   public final Exchange exchange = new Exchange(office);
   public final DialPlan plan = office.plan();

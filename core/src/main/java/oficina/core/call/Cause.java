@@ -15,6 +15,18 @@ public enum Cause {
   TRANSFERRED,
   /** No device of the called person is signed in. */
   NOT_SIGNED_IN,
+  /** The called person does not want to be disturbed. */
+  DO_NOT_DISTURB,
+  /** The called person is not at work. */
+  OFF_DUTY,
+  /** The line that was called is closed. */
+  CLOSED,
+  /** The rules of whoever was called sent it on. */
+  FORWARDED,
+  /** Whoever called is not let through. */
+  BLOCKED,
+  /** It only seems to ring: whoever called is not let through, and is not to know it. */
+  RINGS_ON,
   NUMBER_NOT_IN_USE,
   /** All outside lines of the office are taken. */
   LINES_BUSY,

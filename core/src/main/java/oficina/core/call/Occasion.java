@@ -13,7 +13,9 @@ public enum Occasion {
   public static Occasion after(Cause cause) {
     return switch (cause) {
       case BUSY -> BUSY;
-      case NOT_SIGNED_IN -> AWAY;
+      case NOT_SIGNED_IN, OFF_DUTY -> AWAY;
+      case DO_NOT_DISTURB -> BUSY;
+      case CLOSED -> CLOSED;
       default -> NO_ANSWER;
     };
   }

@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
@@ -8,6 +9,7 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
 import oficina.core.state.Device;
 import org.jspecify.annotations.Nullable;
 
@@ -101,6 +103,8 @@ public sealed interface Command {
     R of(DeviceComes command);
 
     R of(DeviceGoes command);
+
+    R of(SetStatus command);
 
     R of(Leave command);
   }
@@ -532,6 +536,20 @@ public sealed interface Command {
 
   /** A device of this person is no longer there. */
   record DeviceGoes(PersonId person, DeviceId device) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Says of oneself what one is. Free, and nothing more, is to say nothing.
+   *
+   * @param text in one's own words; empty for none
+   * @param until when it undoes itself; null for when one changes it
+   */
+  record SetStatus(PersonId person, Status.Kind kind, String text, @Nullable Instant until)
+      implements Command {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

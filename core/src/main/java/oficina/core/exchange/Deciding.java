@@ -43,6 +43,11 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     tapes = new Tapes(draft);
   }
 
+  /** What the decision works on. */
+  Draft draft() {
+    return draft;
+  }
+
   Decision decide(Command command) {
     Refusal refusal = command.accept(this);
     if (refusal != null) {
@@ -285,8 +290,14 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   @Override
+  public @Nullable Refusal of(Command.SetStatus c) {
+    return new Statuses(draft).set(c);
+  }
+
+  @Override
   public @Nullable Refusal of(Command.Leave c) {
     callBacks.forget(c.person());
+    new Statuses(draft).over(c.person());
     for (CallId id : state.inHand(c.person())) {
       Call call = draft.call(id);
       Connection own = call == null ? null : call.of(c.person());
@@ -377,11 +388,13 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(Command.Tick c) {
+    state.statusOverBy(draft.now).forEach(new Statuses(draft)::over);
     state.dueBy(draft.now).forEach(this::timeIsUp);
     return null;
   }
 
-  private void timeIsUp(CallId id) {
+  /** Has happen what is due in this call. */
+  void timeIsUp(CallId id) {
     Call call = draft.call(id);
     if (call == null) {
       callBacks.expired(id);

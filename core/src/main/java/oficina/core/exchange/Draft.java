@@ -3,26 +3,35 @@ package oficina.core.exchange;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.MessageEnd;
-import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
+import oficina.core.routing.Diversion;
+import oficina.core.routing.Lead;
 import oficina.core.routing.Reach;
 import oficina.core.routing.Route;
 import oficina.core.routing.Router;
+import oficina.core.routing.Station;
+import oficina.core.routing.Walk;
+import oficina.core.routing.Way;
+import oficina.core.rules.Caller;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
+import oficina.core.state.Standing;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,10 +39,14 @@ import org.jspecify.annotations.Nullable;
  * the next one is decided on what will be true by then; the exchange itself is not touched.
  */
 final class Draft {
+  /** No connection has this number. */
+  private static final int NOBODY = 0;
+
   final ExchangeState state;
   final Office office;
   final Instant now;
   private final List<ExchangeEvent> events = new ArrayList<>();
+  private final List<Station> stations = new ArrayList<>();
 
   Draft(ExchangeState state, Office office, Instant now) {
     this.state = state.draft();
@@ -49,6 +62,11 @@ final class Draft {
     return List.copyOf(events);
   }
 
+  /** What was found on the ways of calls, in order: why they go where they go. */
+  List<Station> stations() {
+    return stations;
+  }
+
   void emit(ExchangeEvent event) {
     state.apply(event);
     events.add(event);
@@ -62,12 +80,20 @@ final class Draft {
 
   /** Whether a further call may ring at this person. */
   boolean takesCalls(PersonId person) {
-    List<CallId> inHand = state.inHand(person);
-    if (inHand.isEmpty()) {
-      return true;
-    }
-    boolean waiting = office.directory().person(person).map(Person::callWaiting).orElse(false);
-    return waiting && inHand.size() < settings().limits().callsInHand();
+    return state.inHand(person).isEmpty()
+        || (office.directory().person(person).map(Person::callWaiting).orElse(false)
+            && hasRoom(person));
+  }
+
+  private boolean hasRoom(PersonId person) {
+    return state.inHand(person).size() < settings().limits().callsInHand();
+  }
+
+  /** What this person says of themselves at this moment. */
+  Status.Kind status(PersonId person) {
+    Status said = state.status(person);
+    boolean over = said == null || (said.until() != null && !said.until().isAfter(now));
+    return over ? Status.Kind.FREE : said.kind();
   }
 
   /** Where this call can go; whoever is in it already is not rung. */
@@ -84,12 +110,42 @@ final class Draft {
           public boolean takesCalls(PersonId person) {
             return Draft.this.takesCalls(person) && inProgress.of(person) == null;
           }
+
+          @Override
+          public boolean hasRoom(PersonId person) {
+            return Draft.this.hasRoom(person) && inProgress.of(person) == null;
+          }
+
+          @Override
+          public Status.Kind status(PersonId person) {
+            return Draft.this.status(person);
+          }
         });
+  }
+
+  /** Follows what people and lines have decided about this call. */
+  Walk walk(Call call) {
+    return walk(call, call.sent() != null);
+  }
+
+  /** The same for when a colleague sends it on. */
+  Walk walkSentOn(Call call) {
+    return walk(call, true);
+  }
+
+  private Walk walk(Call call, boolean sentOn) {
+    Connection waiting = call.opposite(NOBODY);
+    Party caller = waiting == null ? call.caller() : waiting.party();
+    Standing.OnItsWay way = call.standing().onItsWay();
+    return new Walk(
+        router(call), new Caller(caller, Set.of()), now, way.diversions(), way.steps(), sentOn);
   }
 
   /** Whether this person has a device that would ring and nothing to do with any call. */
   boolean idle(PersonId person) {
-    return !state.devices(person).isEmpty() && state.inHand(person).isEmpty();
+    return !state.devices(person).isEmpty()
+        && state.inHand(person).isEmpty()
+        && status(person).takesCalls();
   }
 
   /** Refused when this person has as many calls in hand as are allowed. */
@@ -102,6 +158,42 @@ final class Draft {
 
   boolean linesBusy() {
     return state.outsideLinesTaken() >= settings().limits().outsideLines();
+  }
+
+  /**
+   * Has the call go where it leads.
+   *
+   * @param remaining what follows when nobody takes it by the rules of whoever it goes to
+   * @param shown what an outsider is shown who was called, and to whom nobody's rules led
+   */
+  void follow(CallId id, Lead lead, List<Way> remaining, CallerId shown) {
+    stations.addAll(lead.stations());
+    List<Way> ways = new ArrayList<>(lead.ways());
+    remaining.stream().filter(way -> way.reason() != Way.Reason.BY_RULE).forEach(ways::add);
+    boolean rings = lead.route() instanceof Route.Ring;
+    if (!lead.diversions().isEmpty() || (rings && !ways.equals(call(id).ways()))) {
+      emit(new ExchangeEvent.Routed(id, now, lead.diversions(), ways));
+    }
+    if (lead.route() instanceof Route.Refuse refuse) {
+      new Onward(this).goOn(call(id), ways, refuse.cause(), refuse.missedBy());
+    } else {
+      follow(id, lead.route(), lead.diversions().isEmpty() ? shown : forwarded(id));
+    }
+  }
+
+  /** What an outside number is shown to which somebody's rules have led a call. */
+  private CallerId forwarded(CallId id) {
+    Call call = call(id);
+    List<Diversion> diversions = call.standing().onItsWay().diversions();
+    Party from =
+        diversions.isEmpty() ? call.called() : diversions.get(diversions.size() - 1).from();
+    PhoneNumber caller = call.caller().outsideNumber();
+    if (office.directions().showsCaller() && caller != null) {
+      return new CallerId(caller);
+    }
+    return from.employee() == null
+        ? new CallerId(office.identity().mainNumber())
+        : office.callerId(from.employee(), null);
   }
 
   /**
@@ -131,6 +223,15 @@ final class Draft {
             new ExchangeEvent.Delivered(
                 call, now, call(call).nextLeg(), new Party.Employee(person), route.line(), until));
       }
+      for (Party number : route.outside()) {
+        if (!linesBusy()) {
+          int leg = call(call).nextLeg();
+          emit(new ExchangeEvent.NetworkReached(call, now, leg, number, until, forwarded(call)));
+        }
+      }
+      if (call(call).connections().stream().noneMatch(each -> !each.answered())) {
+        new Onward(Draft.this).goOn(call(call), Cause.LINES_BUSY, List.of());
+      }
       return null;
     }
 
@@ -148,7 +249,8 @@ final class Draft {
 
     @Override
     public @Nullable Void of(Route.TakeMessage route) {
-      new Mailboxes(Draft.this).answer(call(call), route.mailbox(), Occasion.NO_ANSWER, List.of());
+      new Mailboxes(Draft.this)
+          .answer(call(call), route.mailbox(), route.occasion(), route.missedBy());
       return null;
     }
 

@@ -6,6 +6,7 @@ import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Lead;
 import oficina.core.routing.Route;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
@@ -26,7 +27,11 @@ record Onward(Draft draft) {
    * @param missedBy employees who were wanted and were never rung
    */
   void goOn(Call call, Cause cause, List<PersonId> missedBy) {
-    List<Way> ways = call.ways();
+    goOn(call, call.ways(), cause, missedBy);
+  }
+
+  /** The same with other ways than it has. */
+  void goOn(Call call, List<Way> ways, Cause cause, List<PersonId> missedBy) {
     for (int next = 0; next < ways.size(); next++) {
       List<Way> after = ways.subList(next + 1, ways.size());
       Going going = new Going(call, ways.get(next), after, cause, missedBy);
@@ -46,9 +51,9 @@ record Onward(Draft draft) {
    */
   void send(
       Call call, PersonId by, Party target, @Nullable CallerIdChoice callerId, List<Way> after) {
-    Route route = draft.router(call).to(target);
     sentOn(call, new Call.Sent(by, target, Way.Reason.SENT_ON, null), after);
-    draft.follow(call.id(), route, draft.office.callerId(by, callerId));
+    Lead lead = draft.walk(draft.call(call.id())).to(target);
+    draft.follow(call.id(), lead, after, draft.office.callerId(by, callerId));
   }
 
   void sentOn(Call call, Call.Sent sent, List<Way> after) {
@@ -73,16 +78,33 @@ record Onward(Draft draft) {
 
     @Override
     public Boolean of(Way.To step) {
-      return rings();
+      return rings(draft.router(call).to(step.party()));
     }
 
     @Override
     public Boolean of(Way.FrontDesk step) {
-      return rings();
+      return rings(draft.router(call).toFrontDesk());
     }
 
-    private boolean rings() {
-      Route route = draft.router(call).route(way);
+    /** Whoever turns a call away is not rung again by it. */
+    @Override
+    public Boolean of(Way.NextRing step) {
+      return why != Cause.DECLINED && leads(draft.walk(call).ring(step));
+    }
+
+    @Override
+    public Boolean of(Way.ByRules step) {
+      return leads(draft.walk(call).byRules(step.owner(), why));
+    }
+
+    private boolean leads(@Nullable Lead lead) {
+      if (lead != null) {
+        draft.follow(call.id(), lead, after, call.callerId());
+      }
+      return lead != null;
+    }
+
+    private boolean rings(Route route) {
       if (route.refuses()) {
         return false;
       }

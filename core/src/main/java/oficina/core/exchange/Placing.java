@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import oficina.core.call.CallId;
@@ -10,7 +11,7 @@ import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
-import oficina.core.routing.Route;
+import oficina.core.routing.Lead;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
@@ -70,8 +71,9 @@ record Placing(Draft draft) {
             c.to().afterAnswer(),
             announces,
             null,
-            List.of()));
-    draft.follow(c.call(), draft.router(draft.call(c.call())).to(called), shown);
+            byRules(called)));
+    Lead lead = draft.walk(draft.call(c.call())).to(called);
+    draft.follow(c.call(), lead, List.of(), shown);
     return null;
   }
 
@@ -105,11 +107,19 @@ record Placing(Draft draft) {
     return draft.handsFull(person);
   }
 
+  /** What people and lines have decided counts when nobody answers there. */
+  private static List<Way> byRules(Party called) {
+    boolean decides = called.employee() != null || called.group() != null;
+    return decides ? List.of(new Way(new Way.ByRules(called), Way.Reason.BY_RULE)) : List.of();
+  }
+
   /** A caller from outside who reaches nobody can leave a message; colleagues are asked first. */
   private List<Way> ways(Party called) {
-    return draft.office.hasMailbox(called)
-        ? List.of(new Way(new Way.ToMailbox(called), Way.Reason.MESSAGE))
-        : List.of();
+    List<Way> ways = new ArrayList<>(byRules(called));
+    if (draft.office.hasMailbox(called)) {
+      ways.add(new Way(new Way.ToMailbox(called), Way.Reason.MESSAGE));
+    }
+    return ways;
   }
 
   @Nullable Refusal arrive(Command.Arrive c) {
@@ -136,9 +146,9 @@ record Placing(Draft draft) {
       draft.fail(c.call(), Cause.LINES_BUSY, draft.office.people(called));
     } else if (called.usesOutsideLine()) {
       draft.fail(c.call(), Cause.NUMBER_NOT_IN_USE, List.of());
-    } else {
-      Route route = draft.router(draft.call(c.call())).to(called);
-      draft.follow(c.call(), route, CallerId.WITHHELD); // it rings inside
+    } else if (!new Blocking(draft).keepsOut(draft.call(c.call()), c.from())) {
+      Call call = draft.call(c.call());
+      draft.follow(c.call(), draft.walk(call).to(called), call.ways(), CallerId.WITHHELD);
     }
     return null;
   }

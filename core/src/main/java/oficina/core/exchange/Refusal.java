@@ -58,7 +58,14 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     /** The target has no device that would ring; {@code person} when it is one. */
     TARGET_NOT_SIGNED_IN,
     /** The target takes no further call now. */
+    /** The time that was named is over already. */
+    TIME_IS_PAST,
     TARGET_BUSY,
+    TARGET_DO_NOT_DISTURB,
+    TARGET_OFF_DUTY,
+    TARGET_CLOSED,
+    /** Whoever it is has decided that such calls go nowhere. */
+    TARGET_DECLINES,
     /** Nobody has the target's number. */
     TARGET_NOT_IN_USE,
     /** All outside lines are taken. */

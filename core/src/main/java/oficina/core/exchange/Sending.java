@@ -10,6 +10,7 @@ import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
+import oficina.core.routing.Walk;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -19,8 +20,7 @@ import org.jspecify.annotations.Nullable;
 
 /** The ways to send a call on. */
 record Sending(Draft draft) {
-  /** A caller who has been sent on so often goes round in a circle. */
-  private static final int MOST_SENDINGS = 8;
+  private static final int MOST_SENDINGS = Walk.MOST_STEPS;
 
   /**
    * Where a call goes when nobody takes it where it was sent: back, then to the front desk, and at
@@ -105,10 +105,10 @@ record Sending(Draft draft) {
     if (call.connections().stream().anyMatch(each -> each.party().isSurely(target))) {
       return Refusal.of(Reason.SAME_PARTY);
     }
-    if (call.standing().onItsWay().sendings() >= MOST_SENDINGS) {
+    if (call.standing().onItsWay().steps() >= MOST_SENDINGS) {
       return Refusal.of(Reason.SENT_TOO_OFTEN, "limit", Integer.toString(MOST_SENDINGS));
     }
-    return draft.router(call).to(target).accept(new TargetRefused(draft));
+    return draft.walkSentOn(call).to(target).route().accept(new TargetRefused(draft));
   }
 
   /** Why a target cannot be reached now, or null when it can. */
@@ -138,6 +138,10 @@ record Sending(Draft draft) {
       return switch (route.cause()) {
         case NOT_SIGNED_IN -> Refusal.of(Reason.TARGET_NOT_SIGNED_IN);
         case BUSY -> Refusal.of(Reason.TARGET_BUSY);
+        case DO_NOT_DISTURB -> Refusal.of(Reason.TARGET_DO_NOT_DISTURB);
+        case OFF_DUTY -> Refusal.of(Reason.TARGET_OFF_DUTY);
+        case CLOSED -> Refusal.of(Reason.TARGET_CLOSED);
+        case DECLINED -> Refusal.of(Reason.TARGET_DECLINES);
         default -> Refusal.of(Reason.TARGET_NOT_IN_USE);
       };
     }

@@ -14,8 +14,10 @@ import oficina.core.call.TapeEnd;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Part.Result;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Diversion;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
+import oficina.core.state.ExchangeEvent.Blocked;
 import oficina.core.state.ExchangeEvent.CallBackRings;
 import oficina.core.state.ExchangeEvent.CallCleared;
 import oficina.core.state.ExchangeEvent.ConnectionCleared;
@@ -27,6 +29,7 @@ import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Merged;
 import oficina.core.state.ExchangeEvent.Originated;
 import oficina.core.state.ExchangeEvent.RecordingEnded;
+import oficina.core.state.ExchangeEvent.Routed;
 import oficina.core.state.ExchangeEvent.TapeStarted;
 import oficina.core.state.ExchangeEvent.TapeStopped;
 import oficina.core.state.FewEvents;
@@ -69,6 +72,7 @@ public final class CallRecord {
     boolean written;
     @Nullable Cause cause;
     boolean recorded;
+    Part.@Nullable Ruling ruling;
 
     Tally(Direction direction, @Nullable Party line, Instant began) {
       this.direction = direction;
@@ -152,6 +156,19 @@ public final class CallRecord {
       parties.put(e.leg(), e.mailbox());
       inVain = inVain == null ? e.occasion().cause() : inVain;
       return missed(e.missedBy(), e.occasion().cause(), e.at());
+    }
+
+    @Override
+    public List<Part> of(Routed e) {
+      return routed(e);
+    }
+
+    @Override
+    public List<Part> of(Blocked e) {
+      inVain = Cause.BLOCKED;
+      List<Part> kept = missed(e.from(), Cause.BLOCKED, e.at());
+      e.from().forEach(person -> ruled(person, new Part.Ruling(null, null, e.block(), null)));
+      return kept.isEmpty() ? kept : again(e.from(), e.at());
     }
 
     @Override
@@ -293,6 +310,40 @@ public final class CallRecord {
     return missed;
   }
 
+  private void ruled(PersonId person, Part.Ruling ruling) {
+    Tally tally = tallies.get(person);
+    if (tally != null) {
+      tally.ruling = ruling;
+    }
+  }
+
+  /** Their parts as they are by now. */
+  private List<Part> again(List<PersonId> people, Instant at) {
+    return people.stream()
+        .filter(tallies::containsKey)
+        .map(person -> part(person, tallies.get(person), at))
+        .toList();
+  }
+
+  /** Whoever's rules sent it on before it rang there remembers that it was for them. */
+  private List<Part> routed(Routed e) {
+    List<PersonId> people = new ArrayList<>();
+    for (Diversion each : e.diversions()) {
+      PersonId person = each.from().employee();
+      if (person == null) {
+        continue;
+      }
+      Tally tally = new Tally(Direction.RECEIVED, each.from(), e.at());
+      tally.ended = e.at();
+      tally.cause =
+          each.from().equals(each.to().mailboxOf()) ? each.why().cause() : Cause.FORWARDED;
+      tallies.putIfAbsent(person, tally);
+      ruled(person, new Part.Ruling(each.why(), each.rule(), null, each.to()));
+      people.add(person);
+    }
+    return again(people, e.at());
+  }
+
   private List<Part> left(ConnectionCleared e, @Nullable Call after) {
     Party party = parties.getOrDefault(e.leg(), called);
     if (answered != null) {
@@ -371,7 +422,8 @@ public final class CallRecord {
         over,
         tally.cause,
         message,
-        tally.recorded);
+        tally.recorded,
+        tally.ruling);
   }
 
   private Party other() {
@@ -392,6 +444,12 @@ public final class CallRecord {
       case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;
       case ANSWERED_ELSEWHERE -> Result.ANSWERED_ELSEWHERE;
       case NOT_SIGNED_IN -> placed ? Result.NOT_SIGNED_IN : Result.MISSED_NOT_SIGNED_IN;
+      case DO_NOT_DISTURB -> placed ? Result.DO_NOT_DISTURB : Result.MISSED_DO_NOT_DISTURB;
+      case OFF_DUTY -> placed ? Result.OFF_DUTY : Result.MISSED_OFF_DUTY;
+      case CLOSED -> placed ? Result.CLOSED : Result.MISSED_CLOSED;
+      case FORWARDED -> Result.FORWARDED;
+      case BLOCKED -> placed ? Result.REFUSED_BY_OTHER : Result.BLOCKED;
+      case RINGS_ON -> Result.NO_ANSWER;
       case NUMBER_NOT_IN_USE -> Result.NUMBER_NOT_IN_USE;
       case LINES_BUSY -> placed ? Result.LINES_BUSY : Result.MISSED_LINES_BUSY;
       case NETWORK_FAILURE -> Result.NETWORK_FAILURE;

@@ -6,6 +6,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
+import oficina.core.rules.Situation;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param message whether a message was left; null when there was nowhere to, or the caller left
  *     before the tone
  * @param recorded whether the part, or some of it, was recorded for the employee
+ * @param ruling what the employee or the office had decided about it; null when nothing was applied
  */
 public record Part(
     CallId call,
@@ -40,7 +42,19 @@ public record Part(
     boolean callOver,
     @Nullable Cause cause,
     @Nullable Message message,
-    boolean recorded) {
+    boolean recorded,
+    @Nullable Ruling ruling) {
+
+  /**
+   * What had been decided beforehand about a call.
+   *
+   * @param why in which situation a rule applied; null for a block
+   * @param rule that sent it on; null when no rule did
+   * @param block that kept it out; null when none did
+   * @param to where it was sent; null when it was kept out
+   */
+  public record Ruling(
+      @Nullable Situation why, @Nullable Long rule, @Nullable Long block, @Nullable Party to) {}
 
   /** What became of a message in the call. */
   public enum Message {
@@ -104,6 +118,16 @@ public record Part(
     MISSED_BUSY,
     /** The employee was called while not signed in. */
     MISSED_NOT_SIGNED_IN,
+    /** The employee was called while they did not want to be disturbed. */
+    MISSED_DO_NOT_DISTURB,
+    /** The employee was called while not at work. */
+    MISSED_OFF_DUTY,
+    /** Their line was called while it was closed. */
+    MISSED_CLOSED,
+    /** A rule sent it on before it rang at the employee. */
+    FORWARDED,
+    /** It was not let through to the employee. */
+    BLOCKED,
     /** All outside lines were taken when somebody called the employee. */
     MISSED_LINES_BUSY,
     /** A placed call the employee gave up before anybody answered. */
@@ -112,6 +136,9 @@ public record Part(
     BUSY,
     REFUSED_BY_OTHER,
     NOT_SIGNED_IN,
+    DO_NOT_DISTURB,
+    OFF_DUTY,
+    CLOSED,
     NUMBER_NOT_IN_USE,
     LINES_BUSY,
     NETWORK_FAILURE;
@@ -119,7 +146,14 @@ public record Part(
     /** Whether somebody wanted the employee and did not get them. */
     public boolean missed() {
       return switch (this) {
-        case MISSED, MISSED_BUSY, MISSED_NOT_SIGNED_IN, MISSED_LINES_BUSY -> true;
+        case MISSED,
+            MISSED_BUSY,
+            MISSED_NOT_SIGNED_IN,
+            MISSED_DO_NOT_DISTURB,
+            MISSED_OFF_DUTY,
+            MISSED_CLOSED,
+            MISSED_LINES_BUSY ->
+            true;
         default -> false;
       };
     }

@@ -26,6 +26,7 @@ public final class Office {
   private final Directory directory;
   private final Settings settings;
   private final Map<PersonId, String> former;
+  private final Directions directions;
   private final DialPlan plan;
   private final PeopleFinder finder;
 
@@ -49,13 +50,23 @@ public final class Office {
    * @param former names of those who have left, for whatever still speaks of them
    */
   public Office(
-      Identity identity, Directory directory, Settings settings, Map<PersonId, String> former) {
+      Identity identity,
+      Directory directory,
+      Settings settings,
+      Map<PersonId, String> former,
+      Directions directions) {
+    this.directions = directions;
     this.identity = identity;
     this.directory = directory;
     this.settings = settings;
     this.former = Map.copyOf(former);
     this.plan = new DialPlan(identity.region(), identity.accessCode(), new OwnNumbers());
     this.finder = new PeopleFinder(directory.people());
+  }
+
+  /** The same office, in which something else has been decided about where calls go. */
+  public Office with(Directions changed) {
+    return new Office(identity, directory, settings, former, changed);
   }
 
   private final class OwnNumbers implements DialPlan.Own {
@@ -81,6 +92,11 @@ public final class Office {
 
   public Directory directory() {
     return directory;
+  }
+
+  /** What has been decided about where calls go. */
+  public Directions directions() {
+    return directions;
   }
 
   public Settings settings() {

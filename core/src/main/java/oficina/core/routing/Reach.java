@@ -1,6 +1,7 @@
 package oficina.core.routing;
 
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
 
 /** What routing asks the exchange about people at the moment of a call. */
 public interface Reach {
@@ -10,4 +11,15 @@ public interface Reach {
 
   /** Whether one more call may ring at this person, their calls in hand considered. */
   boolean takesCalls(PersonId person);
+
+  /** Whether this person could have one more call in hand, if a rule of theirs wants it to ring. */
+  boolean hasRoom(PersonId person);
+
+  /** What this person has said of themselves. */
+  Status.Kind status(PersonId person);
+
+  /** Whether it would ring at this person, by themselves or as one of a line. */
+  default boolean rings(PersonId person) {
+    return hasDevice(person) && takesCalls(person) && status(person).takesCalls();
+  }
 }

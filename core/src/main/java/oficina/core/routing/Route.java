@@ -3,6 +3,7 @@ package oficina.core.routing;
 import java.time.Duration;
 import java.util.List;
 import oficina.core.call.Cause;
+import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 
@@ -33,8 +34,15 @@ public sealed interface Route {
    * It rings at the devices of these people.
    *
    * @param line the line it comes in on: the person's own or the group's
+   * @param outside outside numbers that are rung beside them
    */
-  record Ring(List<PersonId> people, Party line, Duration time) implements Route {
+  record Ring(List<PersonId> people, Party line, Duration time, List<Party> outside)
+      implements Route {
+    public Ring {
+      people = List.copyOf(people);
+      outside = List.copyOf(outside);
+    }
+
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -49,8 +57,13 @@ public sealed interface Route {
     }
   }
 
-  /** A mailbox answers. */
-  record TakeMessage(Party.Mailbox mailbox) implements Route {
+  /**
+   * A mailbox answers.
+   *
+   * @param missedBy employees who were wanted and were never rung
+   */
+  record TakeMessage(Party.Mailbox mailbox, Occasion occasion, List<PersonId> missedBy)
+      implements Route {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -2,6 +2,7 @@ package oficina.core.routing;
 
 import java.util.List;
 import oficina.core.call.Cause;
+import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.people.Group;
@@ -9,107 +10,93 @@ import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 
 /**
- * Decides where a way leads. A pure function of the office and of whom a call can reach now.
+ * Where a party is reached at this moment, whatever they have decided about their calls: for calls
+ * that come back to somebody, and for what their decisions lead to in the end. A pure function of
+ * the office and of whom a call can reach now.
  *
  * @param reach who has devices and who takes calls at this moment
  */
-public record Router(Office office, Reach reach) implements Way.Step.Cases<Route> {
-  private static final Route NOT_IN_USE = new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of());
-
-  /** Where this way leads now. */
-  public Route route(Way way) {
-    return way.step().accept(this);
-  }
+public record Router(Office office, Reach reach) implements Party.Cases<Route> {
+  static final Route NOT_IN_USE = new Route.Refuse(Cause.NUMBER_NOT_IN_USE, List.of());
 
   /** Where a call for this party leads now. */
   public Route to(Party party) {
-    return party.accept(new Called());
+    return party.accept(this);
   }
 
-  @Override
-  public Route of(Way.To step) {
-    return to(step.party());
-  }
-
-  @Override
-  public Route of(Way.FrontDesk step) {
+  /** Where a call for the front desk leads now. */
+  public Route toFrontDesk() {
     return office.settings().frontDesk() == null
         ? NOT_IN_USE
         : to(new Party.Members(office.settings().frontDesk()));
   }
 
   @Override
-  public Route of(Way.WaitOn step) {
-    return new Route.Refuse(Cause.PARKED_TOO_LONG, List.of()); // rings nowhere
+  public Route of(Party.Employee party) {
+    return office.directory().person(party.id()).map(this::person).orElse(NOT_IN_USE);
   }
 
   @Override
-  public Route of(Way.ToMailbox step) {
-    return to(new Party.Mailbox(step.owner()));
+  public Route of(Party.Members party) {
+    return office.directory().group(party.id()).map(this::group).orElse(NOT_IN_USE);
   }
 
-  /** Where each kind of party is reached. */
-  private final class Called implements Party.Cases<Route> {
-    @Override
-    public Route of(Party.Employee party) {
-      return office.directory().person(party.id()).map(this::person).orElse(NOT_IN_USE);
-    }
+  @Override
+  public Route of(Party.Outside party) {
+    return new Route.GoOut(party);
+  }
 
-    @Override
-    public Route of(Party.Members party) {
-      return office.directory().group(party.id()).map(this::group).orElse(NOT_IN_USE);
-    }
+  @Override
+  public Route of(Party.Emergency party) {
+    return new Route.GoOut(party);
+  }
 
-    @Override
-    public Route of(Party.Outside party) {
-      return new Route.GoOut(party);
-    }
+  @Override
+  public Route of(Party.Slot party) {
+    return NOT_IN_USE; // a slot is dialled to take a call, and nobody's number
+  }
 
-    @Override
-    public Route of(Party.Emergency party) {
-      return new Route.GoOut(party);
-    }
+  @Override
+  public Route of(Party.Nobody party) {
+    return NOT_IN_USE;
+  }
 
-    @Override
-    public Route of(Party.Slot party) {
-      return NOT_IN_USE; // a slot is dialled to take a call, and nobody's number
-    }
+  @Override
+  public Route of(Party.Mailbox party) {
+    return office.hasMailbox(party.owner())
+        ? new Route.TakeMessage(party, Occasion.NO_ANSWER, List.of())
+        : NOT_IN_USE;
+  }
 
-    @Override
-    public Route of(Party.Nobody party) {
-      return NOT_IN_USE;
-    }
+  @Override
+  public Route of(Party.Attendant party) {
+    return new Route.Attend(party);
+  }
 
-    @Override
-    public Route of(Party.Mailbox party) {
-      return office.hasMailbox(party.owner()) ? new Route.TakeMessage(party) : NOT_IN_USE;
+  private Route person(Person person) {
+    List<PersonId> wanted = List.of(person.id());
+    if (!reach.hasDevice(person.id())) {
+      return new Route.Refuse(Cause.NOT_SIGNED_IN, wanted);
     }
+    if (!reach.takesCalls(person.id())) {
+      return new Route.Refuse(Cause.BUSY, wanted);
+    }
+    return new Route.Ring(
+        wanted, new Party.Employee(person.id()), person.ringTime(), /* outside= */ List.of());
+  }
 
-    @Override
-    public Route of(Party.Attendant party) {
-      return new Route.Attend(party);
+  private Route group(Group group) {
+    List<PersonId> here =
+        group.takingPart().stream()
+            .filter(each -> reach.hasDevice(each) && reach.status(each).takesCalls())
+            .toList();
+    if (here.isEmpty()) {
+      return new Route.Refuse(Cause.NOT_SIGNED_IN, group.members());
     }
-
-    private Route person(Person person) {
-      List<PersonId> wanted = List.of(person.id());
-      if (!reach.hasDevice(person.id())) {
-        return new Route.Refuse(Cause.NOT_SIGNED_IN, wanted);
-      }
-      if (!reach.takesCalls(person.id())) {
-        return new Route.Refuse(Cause.BUSY, wanted);
-      }
-      return new Route.Ring(wanted, new Party.Employee(person.id()), person.ringTime());
-    }
-
-    private Route group(Group group) {
-      List<PersonId> here = group.members().stream().filter(reach::hasDevice).toList();
-      if (here.isEmpty()) {
-        return new Route.Refuse(Cause.NOT_SIGNED_IN, group.members());
-      }
-      List<PersonId> free = here.stream().filter(reach::takesCalls).toList();
-      return free.isEmpty()
-          ? new Route.Refuse(Cause.BUSY, here)
-          : new Route.Ring(free, new Party.Members(group.id()), group.ringTime());
-    }
+    List<PersonId> free = here.stream().filter(reach::takesCalls).toList();
+    return free.isEmpty()
+        ? new Route.Refuse(Cause.BUSY, here)
+        : new Route.Ring(
+            free, new Party.Members(group.id()), group.ringTime(), /* outside= */ List.of());
   }
 }

@@ -19,6 +19,10 @@ public record Way(Step step, Reason reason) {
       R of(WaitOn step);
 
       R of(ToMailbox step);
+
+      R of(NextRing step);
+
+      R of(ByRules step);
     }
 
     <R> R accept(Cases<R> cases);
@@ -56,6 +60,26 @@ public record Way(Step step, Reason reason) {
     }
   }
 
+  /**
+   * It rings at those whom somebody, or a line, has put at this place of their order.
+   *
+   * @param place from 0
+   */
+  public record NextRing(Party owner, int place) implements Step {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Where somebody's, or a line's, rules have it go that nobody has taken. */
+  public record ByRules(Party owner) implements Step {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
   /** Why a call goes a way (causes of a diversion, RFC 7044 and ITU-T I.252). */
   public enum Reason {
     /** Somebody dialled the number. */
@@ -69,6 +93,8 @@ public record Way(Step step, Reason reason) {
     /** Nobody took it anywhere, and it may wait once more. */
     WAITS_ON,
     /** Nobody took it; what the caller wanted to say is kept. */
-    MESSAGE
+    MESSAGE,
+    /** Whoever was called has decided so. */
+    BY_RULE
   }
 }

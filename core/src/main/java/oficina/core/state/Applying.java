@@ -9,6 +9,9 @@ import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.call.TapeEnd;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
+import oficina.core.routing.Diversion;
+import oficina.core.state.ExchangeEvent.Blocked;
 import oficina.core.state.ExchangeEvent.CallBackAnswered;
 import oficina.core.state.ExchangeEvent.CallBackArmed;
 import oficina.core.state.ExchangeEvent.CallBackCleared;
@@ -36,8 +39,11 @@ import oficina.core.state.ExchangeEvent.Parked;
 import oficina.core.state.ExchangeEvent.RecordingBegan;
 import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.ExchangeEvent.Retrieved;
+import oficina.core.state.ExchangeEvent.Routed;
 import oficina.core.state.ExchangeEvent.SentOn;
 import oficina.core.state.ExchangeEvent.Silenced;
+import oficina.core.state.ExchangeEvent.StatusOver;
+import oficina.core.state.ExchangeEvent.StatusSet;
 import oficina.core.state.ExchangeEvent.TapeAnnounced;
 import oficina.core.state.ExchangeEvent.TapeRefused;
 import oficina.core.state.ExchangeEvent.TapeStarted;
@@ -52,6 +58,9 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
 
   @Override
   public @Nullable Void of(Originated e) {
+    if (e.called().alwaysGoesOut()) {
+      state.helpCalledAt(e.at());
+    }
     return begins(
         e,
         new Call.Origin(
@@ -109,7 +118,9 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   private static Connection reached(
       Call call, int leg, Party party, Party line, Connection.Phase phase) {
     PersonId sender = call.sent() == null ? null : call.sent().by();
-    return Connection.begun(leg, party, null, phase).on(line, sender);
+    List<Diversion> diversions = call.standing().onItsWay().diversions();
+    Party wanted = diversions.isEmpty() ? null : diversions.get(0).from();
+    return Connection.begun(leg, party, null, phase).on(line, sender).forwardedFrom(wanted);
   }
 
   @Override
@@ -159,6 +170,16 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   @Override
   public @Nullable Void of(SentOn e) {
     return change(e, call -> call.with(call.standing().sentOn(e.sent(), e.ways())));
+  }
+
+  @Override
+  public @Nullable Void of(Routed e) {
+    return change(e, call -> call.with(call.standing().routed(e.diversions(), e.ways())));
+  }
+
+  @Override
+  public @Nullable Void of(Blocked e) {
+    return null; // what becomes of it follows; the history says why
   }
 
   @Override
@@ -309,6 +330,18 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   public @Nullable Void of(DeviceWent e) {
     DeviceId gone = e.device();
     state.went(e.person(), gone);
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(StatusSet e) {
+    state.says(e.person(), new Status(e.kind(), e.text(), e.at(), e.until()));
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(StatusOver e) {
+    state.says(e.person(), null);
     return null;
   }
 }

@@ -33,9 +33,14 @@ public record Connection(
    * @param line the line on which it rings or was answered; null for the calling side
    * @param sentBy the employee who sent the call here; null when nobody did
    * @param shown what an outsider is shown of it; null when that is the caller ID of the call
+   * @param forwardedFrom for whom it was before their rules sent it here; null when none did
    */
-  public record Arrival(@Nullable Party line, @Nullable PersonId sentBy, @Nullable CallerId shown) {
-    static final Arrival NONE = new Arrival(null, null, null);
+  public record Arrival(
+      @Nullable Party line,
+      @Nullable PersonId sentBy,
+      @Nullable CallerId shown,
+      @Nullable Party forwardedFrom) {
+    static final Arrival NONE = new Arrival(null, null, null, null);
   }
 
   /**
@@ -80,6 +85,11 @@ public record Connection(
     return new Connection(leg, party, device, phase, Arrival.NONE, Marks.NONE);
   }
 
+  Connection forwardedFrom(@Nullable Party wanted) {
+    Arrival now = new Arrival(line(), sentBy(), shown(), wanted);
+    return new Connection(leg, party, device, phase, now, marks);
+  }
+
   public ConnectionState state() {
     return phase.state();
   }
@@ -98,6 +108,11 @@ public record Connection(
 
   public @Nullable PersonId sentBy() {
     return arrival.sentBy();
+  }
+
+  /** For whom it was before their rules sent it here; null when none did. */
+  public @Nullable Party forwardedFrom() {
+    return arrival.forwardedFrom();
   }
 
   /** What an outsider at this end is shown; null when that is the caller ID of the call. */
@@ -149,11 +164,12 @@ public record Connection(
   }
 
   Connection on(@Nullable Party line, @Nullable PersonId sender) {
-    return new Connection(leg, party, device, phase, new Arrival(line, sender, shown()), marks);
+    return new Connection(
+        leg, party, device, phase, new Arrival(line, sender, shown(), forwardedFrom()), marks);
   }
 
   Connection showing(@Nullable CallerId callerId) {
-    Arrival shown = new Arrival(line(), sentBy(), callerId);
+    Arrival shown = new Arrival(line(), sentBy(), callerId, forwardedFrom());
     return new Connection(leg, party, device, phase, shown, marks);
   }
 

@@ -11,6 +11,8 @@ import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.call.TapeEnd;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
+import oficina.core.routing.Diversion;
 import oficina.core.routing.Way;
 import org.jspecify.annotations.Nullable;
 
@@ -20,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  */
 public sealed interface ExchangeEvent {
 
-  /** What it happened to, as the journal files it: a call, a wish or a device. */
+  /** What it happened to, as the journal files it: a call, a wish, a device or a status. */
   String subject();
 
   Instant at();
@@ -32,6 +34,11 @@ public sealed interface ExchangeEvent {
 
   /** Whose device it happened to; null when it happened to a call. */
   default @Nullable PersonId deviceOf() {
+    return null;
+  }
+
+  /** Who says something of themselves with it; null when it happened to something else. */
+  default @Nullable PersonId statusOf() {
     return null;
   }
 
@@ -80,6 +87,10 @@ public sealed interface ExchangeEvent {
 
     R of(SentOn event);
 
+    R of(Routed event);
+
+    R of(Blocked event);
+
     R of(Merged event);
 
     R of(DigitsSent event);
@@ -119,6 +130,10 @@ public sealed interface ExchangeEvent {
     R of(DeviceCame event);
 
     R of(DeviceWent event);
+
+    R of(StatusSet event);
+
+    R of(StatusOver event);
   }
 
   /** An event of a call or of a wish to be called back. */
@@ -314,6 +329,33 @@ public sealed interface ExchangeEvent {
    * @param ways where it goes, one after the other, when nobody takes it there
    */
   record SentOn(CallId call, Instant at, Call.Sent sent, List<Way> ways) implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Where the call goes was decided beforehand, by the rules of people and lines.
+   *
+   * @param diversions through whose decisions it has gone on with this, in order
+   * @param ways where it goes, one after the other, when nobody takes it there
+   */
+  record Routed(CallId call, Instant at, List<Diversion> diversions, List<Way> ways)
+      implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Whoever called is not let through.
+   *
+   * @param block that says so
+   * @param from from whom it is kept; empty when it is kept from a line
+   */
+  record Blocked(CallId call, Instant at, long block, List<PersonId> from) implements OfCall {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -573,6 +615,53 @@ public sealed interface ExchangeEvent {
 
   /** A device is no longer there. */
   record DeviceWent(PersonId person, DeviceId device, Instant at) implements OfDevice {
+    @Override
+    public boolean ends() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Something that somebody says of themselves. */
+  sealed interface OfStatus extends ExchangeEvent {
+    PersonId person();
+
+    @Override
+    default PersonId statusOf() {
+      return person();
+    }
+
+    @Override
+    default String subject() {
+      return "status " + person();
+    }
+  }
+
+  /**
+   * Somebody says of themselves what they are.
+   *
+   * @param until when it undoes itself; null for when they change it
+   */
+  record StatusSet(
+      PersonId person, Instant at, Status.Kind kind, String text, @Nullable Instant until)
+      implements OfStatus {
+    @Override
+    public boolean begins() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Somebody says nothing of themselves any more. */
+  record StatusOver(PersonId person, Instant at) implements OfStatus {
     @Override
     public boolean ends() {
       return true;

@@ -1,5 +1,6 @@
 package oficina.core.state;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -17,6 +18,7 @@ import java.util.function.UnaryOperator;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,15 +35,27 @@ import org.jspecify.annotations.Nullable;
 public final class ExchangeState {
   private record Due(Instant at, CallId call) {}
 
+  /** When somebody's status undoes itself. */
+  private record Undone(Instant at, PersonId person) {}
+
+  /** So long after a call for help nobody who calls is kept out. */
+  private static final Duration HELP_CALLS_BACK = Duration.ofHours(1);
+
   private final @Nullable ExchangeState beneath;
   private final Applying applying = new Applying(this);
   private final Map<CallId, Call> calls = new HashMap<>();
   private final Map<PersonId, List<CallId>> inHand = new HashMap<>();
   private final Map<PersonId, List<CallId>> sentOn = new HashMap<>();
   private final Map<PersonId, List<Device>> devices = new HashMap<>();
+  private final Map<PersonId, Status> statuses = new HashMap<>();
+  private final TreeSet<Undone> undone =
+      new TreeSet<>(Comparator.comparing(Undone::at).thenComparing(Undone::person));
   private final TreeSet<Due> agenda =
       new TreeSet<>(Comparator.comparing(Due::at).thenComparing(Due::call));
   private int outsideLines;
+
+  /** When somebody last called the emergency services; null when nobody has since the start. */
+  private @Nullable Instant helpCalled;
 
   /** Immutable, because few: a draft begins with the same ones. */
   private List<CallBack> callBacks = List.of();
@@ -60,6 +74,7 @@ public final class ExchangeState {
     this.beneath = beneath;
     if (beneath != null) {
       outsideLines = beneath.outsideLines;
+      helpCalled = beneath.helpCalled;
       callBacks = beneath.callBacks;
       slots = beneath.slots;
       atMailboxes = beneath.atMailboxes;
@@ -109,6 +124,17 @@ public final class ExchangeState {
     return beneath == null ? List.of() : beneath.devices(person);
   }
 
+  /** What this person says of themselves; null when nothing. */
+  public @Nullable Status status(PersonId person) {
+    boolean own = beneath == null || statuses.containsKey(person);
+    return own ? statuses.get(person) : beneath.status(person);
+  }
+
+  /** Whose status undoes itself by then. Not for drafts. */
+  public List<PersonId> statusOverBy(Instant now) {
+    return undone.stream().takeWhile(each -> !each.at().isAfter(now)).map(Undone::person).toList();
+  }
+
   /** Whether this person has a window of the application open. */
   public boolean hasWindow(PersonId person) {
     return devices(person).stream().anyMatch(device -> device.kind() == Device.Kind.WINDOW);
@@ -143,6 +169,11 @@ public final class ExchangeState {
     return atMailboxes;
   }
 
+  /** Whether the emergency services were called so lately that they may call back. */
+  public boolean calledForHelp(Instant now) {
+    return helpCalled != null && helpCalled.plus(HELP_CALLS_BACK).isAfter(now);
+  }
+
   /** How many outside lines are taken. */
   public int outsideLinesTaken() {
     return outsideLines;
@@ -150,7 +181,9 @@ public final class ExchangeState {
 
   /** When the next timer runs out, or null when none runs. */
   public @Nullable Instant nextDue() {
-    return agenda.isEmpty() ? null : agenda.first().at();
+    Instant call = agenda.isEmpty() ? null : agenda.first().at();
+    Instant status = undone.isEmpty() ? null : undone.first().at();
+    return call == null || (status != null && status.isBefore(call)) ? status : call;
   }
 
   /** Calls and wishes with a timer that has run out by then, in the order in which they did. */
@@ -190,6 +223,10 @@ public final class ExchangeState {
     }
   }
 
+  void helpCalledAt(Instant at) {
+    helpCalled = at;
+  }
+
   void add(CallBack wish) {
     List<CallBack> more = new ArrayList<>(callBacks);
     more.add(wish);
@@ -222,6 +259,25 @@ public final class ExchangeState {
       devices.remove(person);
     } else {
       devices.put(person, left);
+    }
+  }
+
+  void says(PersonId person, @Nullable Status now) {
+    Status before = status(person);
+    if (beneath != null) {
+      statuses.put(person, now);
+      return;
+    }
+    if (before != null && before.until() != null) {
+      undone.remove(new Undone(before.until(), person));
+    }
+    if (now == null) {
+      statuses.remove(person);
+    } else {
+      statuses.put(person, now);
+      if (now.until() != null) {
+        undone.add(new Undone(now.until(), person));
+      }
     }
   }
 
@@ -329,6 +385,7 @@ public final class ExchangeState {
         callBacks.toString(),
         slots.toString(),
         atMailboxes.toString(),
-        new TreeMap<>(devices).toString());
+        new TreeMap<>(devices).toString(),
+        new TreeMap<>(statuses).toString());
   }
 }

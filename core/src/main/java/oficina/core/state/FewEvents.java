@@ -173,4 +173,24 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   default R of(ExchangeEvent.DeviceWent event) {
     return otherwise(event);
   }
+
+  @Override
+  default R of(ExchangeEvent.Routed event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.Blocked event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.StatusSet event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.StatusOver event) {
+    return otherwise(event);
+  }
 }

@@ -1,8 +1,10 @@
 package oficina.core.state;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Diversion;
 import oficina.core.routing.Way;
 import org.jspecify.annotations.Nullable;
 
@@ -33,17 +35,25 @@ public record Standing(
    * @param sent where it has been sent; null when nobody sent it
    * @param ways what remains for when nobody takes it there
    * @param sendings how often it has been sent on since somebody answered it
+   * @param diversions through whose decisions it has gone since
    */
-  public record OnItsWay(Call.@Nullable Sent sent, List<Way> ways, int sendings) {
-    static final OnItsWay NOT = new OnItsWay(null, List.of(), 0);
+  public record OnItsWay(
+      Call.@Nullable Sent sent, List<Way> ways, int sendings, List<Diversion> diversions) {
+    static final OnItsWay NOT = new OnItsWay(null, List.of(), 0, List.of());
 
     public OnItsWay {
       ways = List.copyOf(ways);
+      diversions = List.copyOf(diversions);
+    }
+
+    /** How often it has gone on, sent by somebody or by what somebody has decided. */
+    public int steps() {
+      return sendings + diversions.size();
     }
   }
 
   static Standing atFirst(String afterAnswer, List<Way> ways) {
-    OnItsWay called = new OnItsWay(null, ways, 0);
+    OnItsWay called = new OnItsWay(null, ways, 0, List.of());
     return new Standing(null, null, called, null, null, null, afterAnswer);
   }
 
@@ -59,13 +69,21 @@ public record Standing(
   }
 
   Standing sentOn(Call.Sent where, List<Way> ways) {
-    OnItsWay now = new OnItsWay(where, ways, onItsWay.sendings() + 1);
+    OnItsWay now = new OnItsWay(where, ways, onItsWay.sendings() + 1, onItsWay.diversions());
+    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
+  }
+
+  /** It goes on as somebody has decided beforehand. */
+  Standing routed(List<Diversion> more, List<Way> ways) {
+    List<Diversion> all = new ArrayList<>(onItsWay.diversions());
+    all.addAll(more);
+    OnItsWay now = new OnItsWay(onItsWay.sent(), ways, onItsWay.sendings(), all);
     return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
   }
 
   /** It waits in a slot, and rings nowhere. */
   Standing parkedAt(Call.Parking where, List<Way> ways) {
-    OnItsWay waiting = new OnItsWay(null, ways, 0);
+    OnItsWay waiting = new OnItsWay(null, ways, 0, List.of());
     return new Standing(answered, failure, waiting, where, takenFrom, starter, afterAnswer);
   }
 

@@ -41,7 +41,8 @@ class PickUpsTest {
                 usual.recording(),
                 usual.frontDesk(),
                 Settings.PickUp.OWN_GROUPS),
-            Map.of()));
+            Map.of(),
+            office.directions()));
   }
 
   @Test

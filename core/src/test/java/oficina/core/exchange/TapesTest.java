@@ -47,7 +47,8 @@ class TapesTest {
                 recording,
                 usual.frontDesk(),
                 usual.pickUp()),
-            Map.of()));
+            Map.of(),
+            office.directions()));
   }
 
   private Reason tape(CallId call, PersonId person, boolean on) {

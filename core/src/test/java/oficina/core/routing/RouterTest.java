@@ -18,6 +18,7 @@ import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
 import oficina.core.routing.Route.GoOut;
 import oficina.core.routing.Route.Refuse;
 import oficina.core.routing.Route.Ring;
@@ -42,6 +43,16 @@ class RouterTest {
         public boolean takesCalls(PersonId person) {
           return !busy.contains(person);
         }
+
+        @Override
+        public boolean hasRoom(PersonId person) {
+          return true;
+        }
+
+        @Override
+        public Status.Kind status(PersonId person) {
+          return Status.Kind.FREE;
+        }
       };
 
   private Route to(Party party) {
@@ -51,7 +62,7 @@ class RouterTest {
   @Test
   void a_person_is_rung_at_their_devices_for_their_own_time() {
     assertThat(to(TO_TOMASZ))
-        .isEqualTo(new Ring(List.of(TOMASZ), TO_TOMASZ, Duration.ofSeconds(20)));
+        .isEqualTo(new Ring(List.of(TOMASZ), TO_TOMASZ, Duration.ofSeconds(20), List.of()));
     busy.add(TOMASZ);
     assertThat(to(TO_TOMASZ)).isEqualTo(new Refuse(Cause.BUSY, List.of(TOMASZ)));
     gone.add(TOMASZ);
@@ -65,7 +76,8 @@ class RouterTest {
   @Test
   void of_a_group_those_are_rung_who_are_there_and_free() {
     assertThat(to(TO_FRONT_DESK))
-        .isEqualTo(new Ring(List.of(INES, ADAEZE), TO_FRONT_DESK, Duration.ofSeconds(30)));
+        .isEqualTo(
+            new Ring(List.of(INES, ADAEZE), TO_FRONT_DESK, Duration.ofSeconds(30), List.of()));
     gone.add(INES);
     assertThat(((Ring) to(TO_FRONT_DESK)).people()).containsExactly(ADAEZE);
     busy.add(ADAEZE);
@@ -86,8 +98,7 @@ class RouterTest {
 
   @Test
   void the_way_to_the_front_desk_leads_where_that_is_by_then() {
-    Way way = new Way(new Way.FrontDesk(), Way.Reason.FRONT_DESK);
-    assertThat(new Router(office, reach).route(way)).isEqualTo(to(TO_FRONT_DESK));
+    assertThat(new Router(office, reach).toFrontDesk()).isEqualTo(to(TO_FRONT_DESK));
     Settings usual = office.settings();
     Settings none =
         new Settings(
@@ -98,7 +109,8 @@ class RouterTest {
             usual.recording(),
             null,
             usual.pickUp());
-    Office without = new Office(office.identity(), office.directory(), none, Map.of());
-    assertThat(new Router(without, reach).route(way).refuses()).isTrue();
+    Office without =
+        new Office(office.identity(), office.directory(), none, Map.of(), office.directions());
+    assertThat(new Router(without, reach).toFrontDesk().refuses()).isTrue();
   }
 }

@@ -1,0 +1,62 @@
+package oficina.core.exchange;
+
+import java.time.Duration;
+import java.util.List;
+import oficina.core.blocking.Block;
+import oficina.core.call.Cause;
+import oficina.core.call.Occasion;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+import oficina.core.routing.Station;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
+
+/** Keeps callers out who are blocked. */
+record Blocking(Draft draft) {
+  /** So long somebody lets it ring who does not know that nobody hears it. */
+  private static final Duration RINGS_ON = Duration.ofMinutes(3);
+
+  /**
+   * Keeps the caller out when they are blocked, and says whether they are. The emergency services
+   * are let through: for a while after somebody has called them, nobody is kept out.
+   */
+  boolean keepsOut(Call call, @Nullable PhoneNumber from) {
+    PersonId wanted = call.called().employee();
+    Block block =
+        draft.state.calledForHelp(draft.now)
+            ? null
+            : draft.office.directions().blocks().find(from, wanted);
+    Station.Kind found = block == null ? Station.Kind.NOT_BLOCKED : Station.Kind.BLOCKED;
+    Long rule = block == null ? null : block.id();
+    draft.stations().add(new Station(found, call.called(), null, rule, List.of(), null));
+    if (block == null) {
+      return false;
+    }
+    List<PersonId> kept = wanted == null ? List.of() : List.of(wanted);
+    draft.emit(new ExchangeEvent.Blocked(call.id(), draft.now, block.id(), kept));
+    answer(draft.call(call.id()), block);
+    return true;
+  }
+
+  private void answer(Call call, Block block) {
+    switch (block.answer()) {
+      case BUSY -> draft.fail(call.id(), Cause.BUSY, List.of());
+      case NOT_IN_USE -> draft.fail(call.id(), Cause.NUMBER_NOT_IN_USE, List.of());
+      case REFUSED -> draft.fail(call.id(), Cause.BLOCKED, List.of());
+      case RINGS_ON ->
+          draft.emit(
+              new ExchangeEvent.Failed(
+                  call.id(), draft.now, Cause.RINGS_ON, List.of(), draft.now.plus(RINGS_ON)));
+      case VOICEMAIL -> {
+        if (draft.office.hasMailbox(call.called())) {
+          Party.Mailbox mailbox = new Party.Mailbox(call.called());
+          new Mailboxes(draft).answer(call, mailbox, Occasion.NO_ANSWER, List.of());
+        } else {
+          draft.fail(call.id(), Cause.BLOCKED, List.of());
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,33 @@
+package oficina.core.exchange;
+
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.people.PersonId;
+import oficina.core.people.Status;
+import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
+
+/** What people say of themselves, and when that undoes itself. */
+record Statuses(Draft draft) {
+
+  @Nullable Refusal set(Command.SetStatus c) {
+    if (draft.office.directory().person(c.person()).isEmpty()) {
+      return Refusal.of(Reason.UNKNOWN_PERSON);
+    }
+    if (c.until() != null && !c.until().isAfter(draft.now)) {
+      return Refusal.of(Reason.TIME_IS_PAST);
+    }
+    if (c.kind() == Status.Kind.FREE && c.text().isEmpty()) {
+      over(c.person());
+    } else {
+      draft.emit(new ExchangeEvent.StatusSet(c.person(), draft.now, c.kind(), c.text(), c.until()));
+    }
+    return null;
+  }
+
+  /** From now on nothing is said. */
+  void over(PersonId person) {
+    if (draft.state.status(person) != null) {
+      draft.emit(new ExchangeEvent.StatusOver(person, draft.now));
+    }
+  }
+}

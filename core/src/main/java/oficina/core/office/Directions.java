@@ -1,0 +1,62 @@
+package oficina.core.office;
+
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import oficina.core.blocking.BlockList;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+import oficina.core.rules.CallRules;
+import oficina.core.rules.Opening;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the office, its people and its lines have decided about where calls go.
+ *
+ * @param rules of people and lines; absent for those who have decided nothing
+ * @param opening when the office is open
+ * @param book to which companies numbers belong
+ * @param showsCaller whether an outside number to which a call is forwarded is shown the number of
+ *     whoever called, instead of one of the office
+ */
+public record Directions(
+    Map<Party, CallRules> rules,
+    BlockList blocks,
+    Opening opening,
+    CallerBook book,
+    boolean showsCaller) {
+  public Directions {
+    rules = Map.copyOf(rules);
+  }
+
+  /** Knows to whom numbers belong. */
+  @FunctionalInterface
+  public interface CallerBook {
+    /**
+     * The companies of the contacts with this number, in lower case.
+     *
+     * @param viewer whose own contacts count beside those of the office; null for nobody's
+     */
+    Set<String> companies(PhoneNumber number, @Nullable PersonId viewer);
+  }
+
+  /** Nothing has been decided. */
+  public static Directions none(ZoneId zone) {
+    return new Directions(
+        Map.of(), BlockList.EMPTY, Opening.always(zone), (number, viewer) -> Set.of(), false);
+  }
+
+  /** What this person or line has decided. */
+  public CallRules rulesOf(Party owner) {
+    return rules.getOrDefault(owner, CallRules.NONE);
+  }
+
+  /** The same with other rules of one person or line. */
+  public Directions with(Party owner, CallRules changed) {
+    Map<Party, CallRules> all = new HashMap<>(rules);
+    all.put(owner, changed);
+    return new Directions(all, blocks, opening, book, showsCaller);
+  }
+}

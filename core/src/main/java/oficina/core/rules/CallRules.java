@@ -1,0 +1,48 @@
+package oficina.core.rules;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import oficina.core.call.Party;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What somebody, or a line, has decided about calls. Of the rules for a situation the first that
+ * fits counts.
+ *
+ * @param rings whom a call rings one after the other; empty for the owner alone
+ * @param hours when calls are taken; null for always
+ */
+public record CallRules(List<Rule> rules, List<Ring> rings, @Nullable Timetable hours) {
+  /** Nothing has been decided. */
+  public static final CallRules NONE = new CallRules(List.of(), List.of(), null);
+
+  public CallRules {
+    rules = List.copyOf(rules);
+    rings = List.copyOf(rings);
+  }
+
+  /**
+   * These are rung together, for so long.
+   *
+   * @param who colleagues, lines and outside numbers, the owner among them or not
+   */
+  public record Ring(List<Party> who, Duration time) {
+    public Ring {
+      who = List.copyOf(who);
+    }
+  }
+
+  /** The rule that says where this caller goes in this situation; null when none does. */
+  public @Nullable Rule first(Situation when, Caller caller, Instant now, Opening opening) {
+    for (Rule rule : rules) {
+      if (rule.when() == when
+          && (rule.until() == null || rule.until().isAfter(now))
+          && rule.callers().include(caller)
+          && (rule.times() == null || opening.covers(rule.times(), now))) {
+        return rule;
+      }
+    }
+    return null;
+  }
+}

@@ -1,0 +1,27 @@
+package oficina.core.rules;
+
+import java.util.Set;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Whoever calls, as rules tell them apart.
+ *
+ * @param companies what the contacts with their number belong to, in lower case
+ */
+public record Caller(Party party, Set<String> companies) {
+  public Caller {
+    companies = Set.copyOf(companies);
+  }
+
+  /** Whether it is somebody of the office. */
+  public boolean inside() {
+    return party.employee() != null;
+  }
+
+  /** Their number; null for somebody inside and for one that is withheld. */
+  public @Nullable PhoneNumber number() {
+    return party instanceof Party.Outside outside ? outside.number() : null;
+  }
+}
