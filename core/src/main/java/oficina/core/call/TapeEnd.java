@@ -8,6 +8,8 @@ public enum TapeEnd {
   REFUSED,
   /** Somebody is in the call now who has refused to be recorded. */
   REFUSER_CAME,
+  /** It became a call with the emergency services, which are not recorded here. */
+  EMERGENCY,
   /** It has become a conference that is recorded for somebody else. */
   RECORDED_BY_OTHER
 }

@@ -52,6 +52,7 @@ record Blocking(Draft draft) {
       case VOICEMAIL -> {
         if (draft.office.hasMailbox(call.called())) {
           Party.Mailbox mailbox = new Party.Mailbox(call.called());
+          draft.found(Station.Kind.MAILBOX, mailbox);
           new Mailboxes(draft).answer(call, mailbox, Occasion.NO_ANSWER, List.of());
         } else {
           draft.fail(call.id(), Cause.BLOCKED, List.of());

@@ -67,6 +67,10 @@ final class Draft {
     return stations;
   }
 
+  void found(Station.Kind kind, Party at) {
+    stations.add(new Station(kind, at, null, null, List.of(), null));
+  }
+
   void emit(ExchangeEvent event) {
     state.apply(event);
     events.add(event);

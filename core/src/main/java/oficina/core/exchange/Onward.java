@@ -8,6 +8,7 @@ import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Lead;
 import oficina.core.routing.Route;
+import oficina.core.routing.Station;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeEvent;
@@ -128,6 +129,7 @@ record Onward(Draft draft) {
         return false;
       }
       Party.Mailbox mailbox = new Party.Mailbox(step.owner());
+      draft.found(Station.Kind.MAILBOX, mailbox);
       new Mailboxes(draft).answer(call, mailbox, Occasion.after(why), missedBy);
       return true;
     }

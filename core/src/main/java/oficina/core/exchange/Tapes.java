@@ -57,8 +57,7 @@ record Tapes(Draft draft) {
         || Attendants.in(call) != null) {
       return Refusal.of(Reason.NOT_ANSWERED);
     }
-    boolean emergency = call.connections().stream().anyMatch(each -> each.party().alwaysGoesOut());
-    if (emergency && !draft.settings().recording().emergencies()) {
+    if (emergencyNotRecorded(call)) {
       return Refusal.of(Reason.EMERGENCY_NOT_RECORDED);
     }
     if (refused(call)) {
@@ -68,6 +67,11 @@ record Tapes(Draft draft) {
     return other == null
         ? null
         : Refusal.of(Reason.RECORDED_BY_OTHER, "person", other.party().employee().toString());
+  }
+
+  private boolean emergencyNotRecorded(Call call) {
+    return !draft.settings().recording().emergencies()
+        && call.connections().stream().anyMatch(each -> each.party().alwaysGoesOut());
   }
 
   @Nullable Refusal mayStop(Connection mine) {
@@ -160,6 +164,8 @@ record Tapes(Draft draft) {
     List<Connection> on = on(call);
     if (refused(call)) {
       on.forEach(each -> stop(call, each, TapeEnd.REFUSER_CAME));
+    } else if (emergencyNotRecorded(call)) {
+      on.forEach(each -> stop(call, each, TapeEnd.EMERGENCY));
     } else if (call.conference()) {
       on.stream().skip(1).forEach(each -> stop(call, each, TapeEnd.RECORDED_BY_OTHER));
     }

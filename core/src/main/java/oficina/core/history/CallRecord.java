@@ -320,7 +320,7 @@ public final class CallRecord {
   /** Their parts as they are by now. */
   private List<Part> again(List<PersonId> people, Instant at) {
     return people.stream()
-        .filter(tallies::containsKey)
+        .filter(person -> tallies.containsKey(person) && tallies.get(person).cause != null)
         .map(person -> part(person, tallies.get(person), at))
         .toList();
   }

@@ -129,6 +129,10 @@ public final class Walk {
 
   private Route person(Person person, Party me) {
     List<PersonId> wanted = List.of(person.id());
+    if (me.equals(caller.party())) {
+      found(Kind.CIRCLE, me, null);
+      return refused(Cause.BUSY, List.of()); // whoever calls cannot be rung by it
+    }
     for (Situation situation : of(person, me)) {
       Rule rule = rule(me, situation);
       if (rule != null) {

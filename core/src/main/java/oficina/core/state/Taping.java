@@ -20,10 +20,16 @@ public record Taping(List<Integer> ours, List<Integer> theirs) {
     }
     Listening hears = Listening.of(call, owner);
     boolean alone = !call.conversation() || call.failure() != null || call.mailbox() != null;
-    if (alone || hears.sound() == Listening.Sound.MUSIC || secret(call)) {
+    boolean everybodyAway =
+        call.connections().stream().noneMatch(each -> each != owner && isThere(each));
+    if (alone || everybodyAway || hears.sound() == Listening.Sound.MUSIC || secret(call)) {
       return null;
     }
     return new Taping(owner.muted() ? List.of() : List.of(owner.leg()), hears.voices());
+  }
+
+  private static boolean isThere(Connection each) {
+    return each.state() == ConnectionState.CONNECTED && each.attended();
   }
 
   /** Whether a voice that reads messages out is there, to which one tells a secret number. */

@@ -2,12 +2,14 @@ package oficina.core.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -18,8 +20,10 @@ import oficina.core.call.DeviceId;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
+import oficina.core.people.Status;
 import oficina.core.state.Call;
 import oficina.core.state.CallBack;
 import oficina.core.state.Connection;
@@ -51,6 +55,12 @@ final class Play {
       } else {
         scene.goes(person);
       }
+    } else if (step.what() == Step.What.DECIDE) {
+      // Now and then everybody decides something else, and at times nothing, while calls go on.
+      boolean nothing = step.amount() > 3;
+      Random random = new Random(step.amount() * 48L + step.which() * 6L + step.who());
+      Office usual = scene.office.office;
+      scene.exchange.office(nothing ? usual : new RandomRules(random).office(usual));
     } else {
       Command command = command(step);
       if (step.amount() == 0) { // now and then: comparing whole states takes long
@@ -76,7 +86,8 @@ final class Play {
               List.of("201", "212", "213", "214", "221", "222", "299").get(step.which() % 7));
       case CALL_OUTSIDE -> make(person, "0151 496 017" + step.which() + ",1");
       case CALL_GROUP -> make(person, "200");
-      case CALL_EMERGENCY -> make(person, "999");
+      // Seldom: for an hour after it nobody is kept out.
+      case CALL_EMERGENCY -> make(person, step.amount() < 3 ? "999" : "0113 496 0148");
       case ARRIVE ->
           new Command.Arrive(
               scene.nextId(),
@@ -149,8 +160,17 @@ final class Play {
       case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
       case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
       case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 5);
-      case WAIT, COME_OR_GO, TWO_HANG_UP -> throw new IllegalArgumentException(step.toString());
+      case STATUS -> status(step);
+      case WAIT, COME_OR_GO, TWO_HANG_UP, DECIDE ->
+          throw new IllegalArgumentException(step.toString());
     };
+  }
+
+  private Command status(Step step) {
+    boolean over = step.amount() > 8; // otherwise hardly anybody would be reached after a while
+    Status.Kind kind = over ? Status.Kind.FREE : Status.Kind.values()[step.which() % 5];
+    Instant until = step.amount() % 2 == 0 ? scene.now().plusSeconds(60L * step.amount()) : null;
+    return new Command.SetStatus(person(step), kind, "", until);
   }
 
   private static Command pickUp(Step step) {
@@ -428,6 +448,18 @@ final class Play {
     public Void of(ExchangeEvent.MailboxAnswered e) {
       parts.addAll(e.missedBy());
       return begins(e.leg(), null);
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Routed e) {
+      e.diversions().forEach(each -> add(parts, each.from().employee()));
+      return null;
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Blocked e) {
+      parts.addAll(e.from());
+      return null;
     }
 
     @Override

@@ -3,8 +3,10 @@ package oficina.core.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import oficina.core.state.ExchangeEvent;
 import org.junit.jupiter.api.Test;
 
@@ -30,15 +32,17 @@ class RandomSequencesTest {
 
   @Test
   void sequences_reach_every_event() {
-    Play play = new Play();
-    for (long seed = 1; seed <= 160; seed++) {
-      Step.random(new Random(seed), STEPS).forEach(play::take);
+    Set<Class<?>> reached = new HashSet<>();
+    for (long seed = 1; seed <= 8; seed++) {
+      Play play = new Play();
+      Step.random(new Random(seed), 20 * STEPS).forEach(play::take); // some things take their time
+      play.scene.events.forEach(event -> reached.add(event.getClass()));
     }
     List<Class<?>> kinds = new ArrayList<>();
     for (Class<?> family : ExchangeEvent.class.getPermittedSubclasses()) {
       kinds.addAll(List.of(family.getPermittedSubclasses()));
     }
-    assertThat(play.scene.events.stream().map(Object::getClass).distinct()).hasSameSizeAs(kinds);
+    assertThat(reached).containsExactlyInAnyOrderElementsOf(kinds);
   }
 
   private static Throwable broken(List<Step> steps) {

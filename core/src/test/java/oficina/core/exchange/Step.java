@@ -57,7 +57,9 @@ record Step(What what, int who, int which, int amount) {
     ATTENDANT_CONNECTS,
     TWO_HANG_UP,
     WAIT,
-    COME_OR_GO
+    COME_OR_GO,
+    STATUS,
+    DECIDE
   }
 
   static List<Step> random(Random random, int length) {
