@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/status": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["say"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/speed-dials": {
         parameters: {
             query?: never;
@@ -132,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rules"];
+        put: operations["keep_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recordings/{id}/note": {
         parameters: {
             query?: never;
@@ -172,7 +204,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["phrases"];
-        put: operations["keep_1"];
+        put: operations["keep_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -236,7 +268,39 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["keep_2"];
+        put: operations["keep_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/opening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep_4"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/holidays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read"];
         post?: never;
         delete?: never;
         options?: never;
@@ -255,6 +319,22 @@ export interface paths {
         put: operations["replace"];
         post?: never;
         delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lines/{id}/part": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["part"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -380,7 +460,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["read"];
+        put: operations["read_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -411,7 +491,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read_1"];
+        get: operations["read_2"];
         put: operations["write"];
         post?: never;
         delete?: never;
@@ -429,6 +509,38 @@ export interface paths {
         };
         get?: never;
         put: operations["choose_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_3"];
+        post?: never;
+        delete: operations["remove_4"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["file"];
         post?: never;
         delete?: never;
         options?: never;
@@ -509,7 +621,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_4"];
+        post: operations["remove_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -564,6 +676,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryIt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recordings/{id}/transcript": {
         parameters: {
             query?: never;
@@ -605,7 +733,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_5"];
+        post: operations["remove_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -637,7 +765,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_3"];
+        post: operations["keep_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -781,7 +909,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_6"];
+        post: operations["remove_7"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1284,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blocks"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/voicemail": {
         parameters: {
             query?: never;
@@ -1388,6 +1532,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["how"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/status/next-opening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nextOpening"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1572,6 +1732,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/opening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["opening"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/recording-log": {
         parameters: {
             query?: never;
@@ -1676,6 +1852,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["lines_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kept"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1838,7 +2030,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_7"];
+        delete: operations["remove_8"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1918,7 +2110,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_8"];
+        delete: operations["remove_9"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1980,8 +2172,18 @@ export interface components {
         Arrival: {
             line?: string;
             sentBy?: string;
+            forwardedFrom?: string;
+            answersFor?: string;
             returned: components["schemas"]["Returned"];
             callBack: boolean;
+        };
+        AttemptView: {
+            /** Format: int64 */
+            block: number;
+            who: components["schemas"]["PartyView"];
+            called: components["schemas"]["PartyView"];
+            /** Format: date-time */
+            at: string;
         };
         BadCard: {
             /** Format: int32 */
@@ -1989,6 +2191,32 @@ export interface components {
             /** @enum {string} */
             flaw: "NAMELESS" | "NUMBER_UNREADABLE" | "NUMBER_OF_OURS" | "EXTENSION_UNREADABLE" | "MAIL_UNREADABLE" | "TOO_LONG" | "TOO_MANY" | "NO_CARD" | "CARD_UNFINISHED" | "LINE_BROKEN" | "NO_COLUMNS" | "REST_NOT_READ";
             what: string;
+        };
+        BadLine: {
+            /** Format: int64 */
+            line: number;
+            text: string;
+        };
+        BlockPage: {
+            /** Format: int32 */
+            count: number;
+            blocks: components["schemas"]["BlockView"][];
+            attempts: components["schemas"]["AttemptView"][];
+        };
+        BlockView: {
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "NUMBER" | "BEGINNING" | "WITHHELD";
+            shown: string;
+            who: components["schemas"]["PartyView"];
+            /** @enum {string} */
+            answer: "BUSY" | "NOT_IN_USE" | "REFUSED" | "RINGS_ON" | "VOICEMAIL";
+            note: string;
+            /** Format: int32 */
+            attempts: number;
+            /** Format: date-time */
+            last?: string;
         };
         Board: {
             whole: boolean;
@@ -2041,6 +2269,8 @@ export interface components {
             other: components["schemas"]["PartyView"];
             line?: string;
             sentBy?: string;
+            forwardedFrom?: string;
+            answersFor?: string;
             returned: components["schemas"]["Returned"];
             callBack: boolean;
             /** @enum {string} */
@@ -2052,7 +2282,7 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
@@ -2073,6 +2303,20 @@ export interface components {
             earlier: number;
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "RECORD" | "STOP_RECORDING" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
         };
+        CallersBody: {
+            /** @enum {string} */
+            kind: "ANYBODY" | "INSIDE" | "OUTSIDE" | "WITHHELD" | "CHOSEN";
+            people: number[];
+            numbers: string[];
+            companies: string[];
+        };
+        CallersView: {
+            /** @enum {string} */
+            kind: "ANYBODY" | "INSIDE" | "OUTSIDE" | "WITHHELD" | "CHOSEN";
+            people: components["schemas"]["PartyView"][];
+            numbers: components["schemas"]["PartyView"][];
+            companies: string[];
+        };
         Candidate: {
             /** Format: int64 */
             contact: number;
@@ -2088,6 +2332,11 @@ export interface components {
             tags: string[];
             note: string;
             tone: string;
+        };
+        ChangedBlock: {
+            /** @enum {string} */
+            answer: "BUSY" | "NOT_IN_USE" | "REFUSED" | "RINGS_ON" | "VOICEMAIL";
+            note: string;
         };
         Chosen: {
             ids: number[];
@@ -2274,7 +2523,7 @@ export interface components {
             /** Format: int64 */
             held: number;
             /** @enum {string} */
-            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_DO_NOT_DISTURB" | "MISSED_OFF_DUTY" | "MISSED_CLOSED" | "FORWARDED" | "BLOCKED" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
             missed: boolean;
             answeredBy?: string;
             /** @enum {string} */
@@ -2285,6 +2534,7 @@ export interface components {
             recorded: boolean;
             outcome: string;
             noted: boolean;
+            ruling: components["schemas"]["RulingView"];
             course: components["schemas"]["SegmentView"][];
         };
         HistoryLine: {
@@ -2298,6 +2548,20 @@ export interface components {
         };
         HoldMusicView: {
             name?: string;
+        };
+        Holiday: {
+            /** Format: date */
+            day: string;
+            name: string;
+        };
+        Hours: {
+            spans: components["schemas"]["SpanBody"][];
+            /** @enum {string} */
+            holidays: "AS_USUAL" | "NOT" | "ONLY";
+            /** Format: date */
+            first?: string;
+            /** Format: date */
+            last?: string;
         };
         ImportCounts: {
             /** Format: int32 */
@@ -2313,7 +2577,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "SPEED_DIALS" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "SPEED_DIALS" | "RULES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -2334,6 +2598,10 @@ export interface components {
         Keeping: {
             /** Format: date-time */
             until?: string;
+        };
+        Kept: {
+            /** Format: int32 */
+            calls: number;
         };
         Key: {
             /** Format: int64 */
@@ -2383,11 +2651,21 @@ export interface components {
             corrected?: string;
             numbers: components["schemas"]["Spoken"][];
         };
+        LineMember: {
+            /** Format: int64 */
+            person: number;
+            name: string;
+            takesPart: boolean;
+        };
         LineView: {
             /** Format: int64 */
             id: number;
             name: string;
             extension: string;
+            mine: boolean;
+            takesPart: boolean;
+            open: boolean;
+            members: components["schemas"]["LineMember"][];
         };
         MailboxView: {
             mailbox: string;
@@ -2478,6 +2756,13 @@ export interface components {
             /** Format: date */
             to: string;
         };
+        NewBlock: {
+            ofOffice: boolean;
+            what: string;
+            /** @enum {string} */
+            answer: "BUSY" | "NOT_IN_USE" | "REFUSED" | "RINGS_ON" | "VOICEMAIL";
+            note: string;
+        };
         NewCall: {
             to: string;
             device: string;
@@ -2496,6 +2781,20 @@ export interface components {
             /** Format: int64 */
             at: number;
             text: string;
+        };
+        NewStatus: {
+            /** @enum {string} */
+            kind: "FREE" | "BUSY" | "AWAY" | "DO_NOT_DISTURB" | "OFF_DUTY";
+            text: string;
+            /** Format: int32 */
+            minutes?: number;
+            /** Format: date-time */
+            until?: string;
+            untilOpening: boolean;
+        };
+        NextOpening: {
+            /** Format: date-time */
+            at?: string;
         };
         Note: {
             text: string;
@@ -2524,6 +2823,11 @@ export interface components {
         Offered: {
             device: string;
             sdp: string;
+        };
+        OpeningBody: {
+            hours: components["schemas"]["Hours"];
+            holidays: components["schemas"]["Holiday"][];
+            showsCaller: boolean;
         };
         OtherCall: {
             other: string;
@@ -2579,9 +2883,10 @@ export interface components {
             site: string;
             mail: string;
             /** @enum {string} */
-            lamp: "FREE" | "RINGING" | "ON_CALL" | "AWAY" | "OFF";
+            lamp: "FREE" | "RINGING" | "ON_CALL" | "CONFERENCE" | "BUSY" | "AWAY" | "DO_NOT_DISTURB" | "OFF_DUTY" | "OFF";
             /** Format: date-time */
             since?: string;
+            said: components["schemas"]["StatusView"];
         };
         Pin: {
             pin: string;
@@ -2602,6 +2907,15 @@ export interface components {
             now: string;
             run: string;
             items: components["schemas"]["Item"][];
+        };
+        ReadBlocks: {
+            /** Format: int32 */
+            added: number;
+            bad: components["schemas"]["BadLine"][];
+        };
+        ReadHolidays: {
+            /** Format: int32 */
+            added: number;
         };
         Recorded: {
             on: boolean;
@@ -2690,8 +3004,71 @@ export interface components {
         Returned: {
             from: string;
             /** @enum {string} */
-            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             mine: boolean;
+        };
+        RingBody: {
+            who: string[];
+            /** Format: int32 */
+            seconds: number;
+        };
+        RingView: {
+            who: components["schemas"]["PartyView"][];
+            /** Format: int32 */
+            seconds: number;
+        };
+        RuleBody: {
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            when: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";
+            callers: components["schemas"]["CallersBody"];
+            times: components["schemas"]["Hours"];
+            /** Format: date-time */
+            until?: string;
+            to: components["schemas"]["RuleTarget"];
+        };
+        RuleTarget: {
+            /** @enum {string} */
+            kind: "RING" | "REFUSE" | "VOICEMAIL" | "DIAL";
+            dial: string;
+        };
+        RuleView: {
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            when: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";
+            callers: components["schemas"]["CallersView"];
+            times: components["schemas"]["Hours"];
+            /** Format: date-time */
+            until?: string;
+            to: components["schemas"]["TargetView"];
+            holds: boolean;
+        };
+        RulesBody: {
+            rules: components["schemas"]["RuleBody"][];
+            rings: components["schemas"]["RingBody"][];
+            hours: components["schemas"]["Hours"];
+        };
+        RulesView: {
+            owner: components["schemas"]["PartyView"];
+            mayChange: boolean;
+            mailbox: boolean;
+            /** Format: int32 */
+            ringSeconds: number;
+            takesNow: boolean;
+            rules: components["schemas"]["RuleView"][];
+            rings: components["schemas"]["RingView"][];
+            hours: components["schemas"]["Hours"];
+        };
+        RulingView: {
+            /** @enum {string} */
+            why?: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";
+            /** Format: int64 */
+            rule?: number;
+            /** Format: int64 */
+            block?: number;
+            to: components["schemas"]["PartyView"];
         };
         SaidView: {
             mine: boolean;
@@ -2742,6 +3119,13 @@ export interface components {
             label: string;
             waiting: components["schemas"]["Waiting"];
         };
+        SpanBody: {
+            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** Format: time-local */
+            from: string;
+            /** Format: time-local */
+            to: string;
+        };
         Speaking: {
             call: string;
             legs: number[];
@@ -2778,11 +3162,33 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
             otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
+        };
+        StationView: {
+            /** @enum {string} */
+            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "NOT_IN_USE" | "NOT_TAKEN" | "TOLD";
+            at: components["schemas"]["PartyView"];
+            /** @enum {string} */
+            situation?: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";
+            /** Format: int64 */
+            rule?: number;
+            own: boolean;
+            to: components["schemas"]["PartyView"][];
+            /** Format: int32 */
+            seconds?: number;
+        };
+        StatusView: {
+            /** @enum {string} */
+            kind: "FREE" | "BUSY" | "AWAY" | "DO_NOT_DISTURB" | "OFF_DUTY";
+            text: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            until?: string;
         };
         StockPhrases: {
             phrases: string[];
@@ -2822,6 +3228,9 @@ export interface components {
             person?: number;
             device: string;
         };
+        TakingPart: {
+            takesPart: boolean;
+        };
         TapeView: {
             on: boolean;
             by?: string;
@@ -2835,6 +3244,12 @@ export interface components {
             mailbox?: boolean;
             /** @enum {string} */
             unanswered?: "BACK" | "MAILBOX";
+        };
+        TargetView: {
+            /** @enum {string} */
+            kind: "RING" | "REFUSE" | "VOICEMAIL" | "DIAL";
+            dial: string;
+            party: components["schemas"]["PartyView"];
         };
         Ties: {
             announces?: string;
@@ -2860,6 +3275,22 @@ export interface components {
             takenBy?: number;
             takenByName?: string;
             note: string;
+        };
+        TrialView: {
+            /** Format: date-time */
+            when: string;
+            stations: components["schemas"]["StationView"][];
+            /** @enum {string} */
+            told?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            refused?: string;
+        };
+        Tried: {
+            caller: string;
+            called: string;
+            /** Format: date-time */
+            when?: string;
+            /** @enum {string} */
+            given: "AS_IT_IS" | "THERE" | "ON_A_CALL" | "NOT_THERE" | "DO_NOT_DISTURB" | "OFF_DUTY" | "DECLINES";
         };
         Typed: {
             text: string;
@@ -2919,7 +3350,11 @@ export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswered = components['schemas']['Answered'];
 export type SchemaAnswering = components['schemas']['Answering'];
 export type SchemaArrival = components['schemas']['Arrival'];
+export type SchemaAttemptView = components['schemas']['AttemptView'];
 export type SchemaBadCard = components['schemas']['BadCard'];
+export type SchemaBadLine = components['schemas']['BadLine'];
+export type SchemaBlockPage = components['schemas']['BlockPage'];
+export type SchemaBlockView = components['schemas']['BlockView'];
 export type SchemaBoard = components['schemas']['Board'];
 export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
@@ -2929,8 +3364,11 @@ export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallOutcome = components['schemas']['CallOutcome'];
 export type SchemaCallReturn = components['schemas']['CallReturn'];
 export type SchemaCallView = components['schemas']['CallView'];
+export type SchemaCallersBody = components['schemas']['CallersBody'];
+export type SchemaCallersView = components['schemas']['CallersView'];
 export type SchemaCandidate = components['schemas']['Candidate'];
 export type SchemaCardBody = components['schemas']['CardBody'];
+export type SchemaChangedBlock = components['schemas']['ChangedBlock'];
 export type SchemaChosen = components['schemas']['Chosen'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaContactBefore = components['schemas']['ContactBefore'];
@@ -2959,11 +3397,14 @@ export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryLine = components['schemas']['HistoryLine'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
 export type SchemaHoldMusicView = components['schemas']['HoldMusicView'];
+export type SchemaHoliday = components['schemas']['Holiday'];
+export type SchemaHours = components['schemas']['Hours'];
 export type SchemaImportCounts = components['schemas']['ImportCounts'];
 export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeeping = components['schemas']['Keeping'];
+export type SchemaKept = components['schemas']['Kept'];
 export type SchemaKey = components['schemas']['Key'];
 export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaKnown = components['schemas']['Known'];
@@ -2971,6 +3412,7 @@ export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
+export type SchemaLineMember = components['schemas']['LineMember'];
 export type SchemaLineView = components['schemas']['LineView'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];
@@ -2982,15 +3424,19 @@ export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaMyCalls = components['schemas']['MyCalls'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNarrow = components['schemas']['Narrow'];
+export type SchemaNewBlock = components['schemas']['NewBlock'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewContactBody = components['schemas']['NewContactBody'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
 export type SchemaNewRemark = components['schemas']['NewRemark'];
+export type SchemaNewStatus = components['schemas']['NewStatus'];
+export type SchemaNextOpening = components['schemas']['NextOpening'];
 export type SchemaNote = components['schemas']['Note'];
 export type SchemaNoteBefore = components['schemas']['NoteBefore'];
 export type SchemaNoticeView = components['schemas']['NoticeView'];
 export type SchemaNumberView = components['schemas']['NumberView'];
 export type SchemaOffered = components['schemas']['Offered'];
+export type SchemaOpeningBody = components['schemas']['OpeningBody'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOutcomeList = components['schemas']['OutcomeList'];
 export type SchemaOutside = components['schemas']['Outside'];
@@ -3003,6 +3449,8 @@ export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
+export type SchemaReadBlocks = components['schemas']['ReadBlocks'];
+export type SchemaReadHolidays = components['schemas']['ReadHolidays'];
 export type SchemaRecorded = components['schemas']['Recorded'];
 export type SchemaRecordingDeed = components['schemas']['RecordingDeed'];
 export type SchemaRecordingLog = components['schemas']['RecordingLog'];
@@ -3014,6 +3462,14 @@ export type SchemaRecordingView = components['schemas']['RecordingView'];
 export type SchemaRecordingsPage = components['schemas']['RecordingsPage'];
 export type SchemaRemarkView = components['schemas']['RemarkView'];
 export type SchemaReturned = components['schemas']['Returned'];
+export type SchemaRingBody = components['schemas']['RingBody'];
+export type SchemaRingView = components['schemas']['RingView'];
+export type SchemaRuleBody = components['schemas']['RuleBody'];
+export type SchemaRuleTarget = components['schemas']['RuleTarget'];
+export type SchemaRuleView = components['schemas']['RuleView'];
+export type SchemaRulesBody = components['schemas']['RulesBody'];
+export type SchemaRulesView = components['schemas']['RulesView'];
+export type SchemaRulingView = components['schemas']['RulingView'];
 export type SchemaSaidView = components['schemas']['SaidView'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaService = components['schemas']['Service'];
@@ -3021,10 +3477,13 @@ export type SchemaSeveral = components['schemas']['Several'];
 export type SchemaShareView = components['schemas']['ShareView'];
 export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
+export type SchemaSpanBody = components['schemas']['SpanBody'];
 export type SchemaSpeaking = components['schemas']['Speaking'];
 export type SchemaSpeedDialView = components['schemas']['SpeedDialView'];
 export type SchemaSpoken = components['schemas']['Spoken'];
 export type SchemaStand = components['schemas']['Stand'];
+export type SchemaStationView = components['schemas']['StationView'];
+export type SchemaStatusView = components['schemas']['StatusView'];
 export type SchemaStockPhrases = components['schemas']['StockPhrases'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
@@ -3032,11 +3491,15 @@ export type SchemaSwitched = components['schemas']['Switched'];
 export type SchemaTakeOver = components['schemas']['TakeOver'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
+export type SchemaTakingPart = components['schemas']['TakingPart'];
 export type SchemaTapeView = components['schemas']['TapeView'];
 export type SchemaTarget = components['schemas']['Target'];
+export type SchemaTargetView = components['schemas']['TargetView'];
 export type SchemaTies = components['schemas']['Ties'];
 export type SchemaTips = components['schemas']['Tips'];
 export type SchemaToCallBack = components['schemas']['ToCallBack'];
+export type SchemaTrialView = components['schemas']['TrialView'];
+export type SchemaTried = components['schemas']['Tried'];
 export type SchemaTyped = components['schemas']['Typed'];
 export type SchemaTypedGreeting = components['schemas']['TypedGreeting'];
 export type SchemaTypedLine = components['schemas']['TypedLine'];
@@ -3146,6 +3609,28 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["CallReturn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewStatus"];
             };
         };
         responses: {
@@ -3330,6 +3815,54 @@ export interface operations {
             };
         };
     };
+    rules: {
+        parameters: {
+            query?: {
+                line?: number;
+                person?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RulesView"];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: {
+                line?: number;
+                person?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulesBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     note_1: {
         parameters: {
             query?: never;
@@ -3416,7 +3949,7 @@ export interface operations {
             };
         };
     };
-    keep_1: {
+    keep_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3522,7 +4055,7 @@ export interface operations {
             };
         };
     };
-    keep_2: {
+    keep_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3541,6 +4074,48 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    keep_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpeningBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadHolidays"];
+                };
             };
         };
     };
@@ -3596,6 +4171,30 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    part: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakingPart"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -3883,7 +4482,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: {
                 own?: boolean;
@@ -3929,7 +4528,7 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    read_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3996,6 +4595,73 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedBlock"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query: {
+                ofOffice?: boolean;
+                answer: "BUSY" | "NOT_IN_USE" | "REFUSED" | "RINGS_ON" | "VOICEMAIL";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadBlocks"];
+                };
             };
         };
     };
@@ -4093,7 +4759,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4225,6 +4891,30 @@ export interface operations {
             };
         };
     };
+    tryIt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tried"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialView"];
+                };
+            };
+        };
+    };
     transcribe: {
         parameters: {
             query?: never;
@@ -4265,7 +4955,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -4309,7 +4999,7 @@ export interface operations {
             };
         };
     };
-    keep_3: {
+    keep_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4517,7 +5207,7 @@ export interface operations {
             };
         };
     };
-    remove_6: {
+    remove_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -5340,6 +6030,51 @@ export interface operations {
             };
         };
     };
+    blocks: {
+        parameters: {
+            query?: {
+                ofOffice?: boolean;
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BlockPage"];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBlock"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     page_1: {
         parameters: {
             query?: {
@@ -5490,6 +6225,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ByTelephone"];
+                };
+            };
+        };
+    };
+    nextOpening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NextOpening"];
                 };
             };
         };
@@ -5746,6 +6501,26 @@ export interface operations {
             };
         };
     };
+    opening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OpeningBody"];
+                };
+            };
+        };
+    };
     log: {
         parameters: {
             query?: {
@@ -5895,6 +6670,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HistoryLine"][];
+                };
+            };
+        };
+    };
+    kept: {
+        parameters: {
+            query: {
+                since: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Kept"];
                 };
             };
         };
@@ -6097,7 +6894,7 @@ export interface operations {
             };
         };
     };
-    remove_7: {
+    remove_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -6199,7 +6996,7 @@ export interface operations {
             };
         };
     };
-    remove_8: {
+    remove_9: {
         parameters: {
             query?: never;
             header?: never;

@@ -13,6 +13,7 @@ import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
+import oficina.core.office.Directions;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
@@ -56,7 +57,8 @@ final class BigOffice {
                 new Office.Identity("Bench", null, ZoneOffset.UTC, new Region("GB"), ""),
                 new Directory(people, List.of()),
                 settings,
-                Map.of()));
+                Map.of(),
+                Directions.none(ZoneOffset.UTC)));
     for (Person person : people) {
       Command comes =
           new Command.DeviceComes(person.id(), device, Device.Kind.WINDOW, /* attended= */ true);

@@ -7,11 +7,11 @@ import oficina.core.office.Office;
 import oficina.core.people.Group;
 
 /** Who a number belongs to. A public number of our own is not sent around outside. */
-final class Called {
+public final class Called {
   private Called() {}
 
   /** Who was dialled; what cannot be called is nobody. */
-  static Party party(Office office, Dialled dialled) {
+  public static Party party(Office office, Dialled dialled) {
     return dialled.accept(
         new Dialled.Cases<>() {
           @Override

@@ -57,6 +57,11 @@ public final class ToReturn {
     return "g" + line.group();
   }
 
+  /** How the list of a person or a group's line is called. */
+  public static String listOfOwner(Party owner) {
+    return owner.employee() != null ? listOf(owner.employee()) : listOf(owner);
+  }
+
   /** Everybody's lists that concern a person: their own, and those of their groups. */
   public static List<String> listsOf(PersonId person, Directory directory) {
     List<String> lists = new ArrayList<>(List.of(listOf(person)));

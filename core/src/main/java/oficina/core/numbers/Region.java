@@ -66,6 +66,25 @@ public record Region(String code) {
   }
 
   /**
+   * The beginning of numbers, as somebody here writes it, in E.164.
+   *
+   * @return empty when it is none
+   */
+  public String beginning(String typed) {
+    String digits = typed.replaceAll("[^0-9+]", "");
+    String national = nationalPrefix();
+    if (digits.startsWith("+")) {
+      return digits.matches("\\+[1-9][0-9]{1,14}") ? digits : "";
+    }
+    if (abroad(digits)) {
+      return "+" + digits.substring(2);
+    }
+    boolean prefixed = !national.isEmpty() && digits.startsWith(national);
+    String rest = prefixed ? digits.substring(national.length()) : digits;
+    return rest.isEmpty() ? "" : "+" + NUMBERS.getCountryCodeForRegion(code) + rest;
+  }
+
+  /**
    * The number as people here write it: nationally when it is of this country, otherwise
    * internationally (ITU-T E.123).
    */

@@ -5,18 +5,23 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import oficina.core.contacts.Contact;
 import oficina.core.contacts.Contact.Card;
 import oficina.core.contacts.ContactBook;
 import oficina.core.contacts.ContactId;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
+import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
@@ -39,12 +44,20 @@ public class Contacts {
   private final ReadWriteLock lock = new ReentrantReadWriteLock();
   private final List<Consumer<@Nullable PersonId>> listeners = new CopyOnWriteArrayList<>();
 
-  Contacts(ContactStore store, MovableClock clock, OfficeData office) {
+  Contacts(ContactStore store, MovableClock clock, OfficeData office, DirectionsStore directions) {
     this.store = store;
     this.clock = clock;
     this.book = new ContactBook(office.region());
     store.forget(clock.instant().minus(KEPT_AFTER_REMOVAL));
     store.all(book::put);
+    directions.know(this::companies);
+  }
+
+  private Set<String> companies(PhoneNumber number, @Nullable PersonId viewer) {
+    return ask(all -> all.at(number, viewer)).stream()
+        .map(contact -> contact.card().company().toLowerCase(Locale.ROOT))
+        .filter(company -> !company.isEmpty())
+        .collect(Collectors.toSet());
   }
 
   /** Has somebody told after each change whose contacts have changed; null for the office's. */

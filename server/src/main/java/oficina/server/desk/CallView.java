@@ -41,12 +41,16 @@ public record CallView(
    * @param line the group whose number it came in on; absent on the person's own line; of a call
    *     sent on, where it rings now
    * @param sentBy the colleague who sent it here
+   * @param forwardedFrom for whom it was before their rules sent it here
+   * @param answersFor on whose line it rings here, when that is a colleague's
    * @param returned why it is back, when it was sent on and nobody took it
    * @param callBack whether the exchange rings because a colleague waited for is free
    */
   public record Arrival(
       @Schema(nullable = true) @Nullable String line,
       @Schema(nullable = true) @Nullable String sentBy,
+      @Schema(nullable = true) @Nullable String forwardedFrom,
+      @Schema(nullable = true) @Nullable String answersFor,
       @Schema(nullable = true) @Nullable Returned returned,
       boolean callBack) {}
 

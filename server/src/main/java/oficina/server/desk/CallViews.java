@@ -57,6 +57,8 @@ class CallViews {
         new CallView.Arrival(
             parties.groupLine(own.line()),
             own.sentBy() == null ? null : parties.name(new Party.Employee(own.sentBy())),
+            own.forwardedFrom() == null ? null : parties.name(own.forwardedFrom()),
+            answersFor(own),
             returned(call, own),
             call.ringsBackAt(own)),
         new CallView.Stand(
@@ -92,7 +94,7 @@ class CallViews {
         call.id().value(),
         Direction.RECEIVED,
         parties.view(call.otherFor(person), person, call.id()),
-        new CallView.Arrival(parties.name(call.sent().to(), person), null, null, false),
+        new CallView.Arrival(parties.name(call.sent().to(), person), null, null, null, null, false),
         new CallView.Stand(
             Phase.SENT,
             call.began(),
@@ -108,6 +110,13 @@ class CallViews {
         course(record, person),
         Math.max(0, record.stretches() - STRETCHES_TOLD),
         offers.services());
+  }
+
+  /** On whose line it rings here, when that is a colleague's. */
+  private @Nullable String answersFor(Connection own) {
+    Party line = own.line();
+    boolean colleagues = line != null && line.employee() != null && !line.equals(own.party());
+    return colleagues ? parties.name(line) : null;
   }
 
   /** One's own recording, else that of whoever it is recorded for. */

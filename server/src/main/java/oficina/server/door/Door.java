@@ -33,7 +33,8 @@ class Door extends OncePerRequestFilter {
           MediaType.IMAGE_PNG,
           MediaType.IMAGE_GIF,
           new MediaType("text", "vcard"),
-          new MediaType("text", "csv"));
+          new MediaType("text", "csv"),
+          new MediaType("text", "calendar"));
 
   private final Limits limits;
   private final Problems problems;

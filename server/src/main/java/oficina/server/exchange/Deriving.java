@@ -105,6 +105,9 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
       if (event.deviceOf() != null) {
         touched.add(event.deviceOf());
       }
+      if (event.statusOf() != null) {
+        touched.add(event.statusOf());
+      }
       return new Told(event, after);
     }
 

@@ -15,6 +15,7 @@ import oficina.core.call.CallId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
+import oficina.core.exchange.TryIt;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Segment;
 import oficina.core.office.Office;
@@ -176,6 +177,12 @@ public class ExchangeLoop implements SmartLifecycle {
   /** How things are at the exchange. Only from its thread, and not to be kept. */
   public ExchangeState state() {
     return exchange.state();
+  }
+
+  /** What would become of a call that nobody places. Only from the exchange's thread. */
+  public TryIt.Trial tryIt(
+      Command command, Instant when, TryIt.Given given, @Nullable PersonId whom) {
+    return new TryIt(exchange).run(command, when, given, whom);
   }
 
   /**

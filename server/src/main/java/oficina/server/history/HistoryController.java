@@ -13,6 +13,7 @@ import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.history.SearchWords;
 import oficina.core.people.PersonId;
+import oficina.core.rules.Situation;
 import oficina.server.database.Cursor;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -85,6 +86,7 @@ class HistoryController {
    * @param message whether a message was left; absent when there was nowhere to leave one
    * @param outcome what the person said came of it; empty for nothing
    * @param noted whether the person wrote a note about it
+   * @param ruling what had been decided about it beforehand; absent when nothing was applied
    */
   record HistoryEntry(
       long id,
@@ -106,7 +108,31 @@ class HistoryController {
       boolean recorded,
       String outcome,
       boolean noted,
+      @Schema(nullable = true) RulingView ruling,
       List<SegmentView> course) {}
+
+  /**
+   * What had been decided about a call.
+   *
+   * @param why in which situation a rule applied; absent for a block
+   * @param rule that sent it on; absent when none did
+   * @param block that kept it out; absent when none did
+   * @param to where it was sent; absent when it was kept out
+   */
+  record RulingView(
+      @Schema(nullable = true) Situation why,
+      @Schema(nullable = true) Long rule,
+      @Schema(nullable = true) Long block,
+      @Schema(nullable = true) PartyView to) {}
+
+  /** How many calls have been kept from somebody. */
+  record Kept(int calls) {}
+
+  /** How many calls were kept from oneself since this moment because one does not want them. */
+  @GetMapping("/kept")
+  Kept kept(@AuthenticationPrincipal Employee me, @RequestParam Instant since) {
+    return new Kept(history.keptSince(me.id(), since));
+  }
 
   /**
    * A page of the history.
@@ -243,6 +269,17 @@ class HistoryController {
         part.recorded(),
         own.outcome(),
         own.noted(),
+        ruling(part.ruling(), viewer),
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
+  }
+
+  private @Nullable RulingView ruling(Part.@Nullable Ruling ruling, PersonId viewer) {
+    return ruling == null
+        ? null
+        : new RulingView(
+            ruling.why(),
+            ruling.rule(),
+            ruling.block(),
+            ruling.to() == null ? null : parties.view(ruling.to(), viewer));
   }
 }

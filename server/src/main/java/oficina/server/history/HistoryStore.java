@@ -176,6 +176,19 @@ public class HistoryStore {
         values.toArray());
   }
 
+  /** How many calls were kept from this person since then because they did not want them. */
+  int keptSince(PersonId person, Instant since) {
+    return jdbc.sql(
+            """
+            select count(*) from history
+            where person_id = ? and began >= ?
+              and result in ('MISSED_DO_NOT_DISTURB', 'MISSED_OFF_DUTY', 'FORWARDED')
+            """)
+        .params(person.value(), since)
+        .query(Integer.class)
+        .single();
+  }
+
   private static List<@Nullable Object> values(Part part, HistorySearchStore.Sought sought) {
     return Arrays.asList(
         part.person().value(),

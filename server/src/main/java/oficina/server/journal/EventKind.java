@@ -44,7 +44,11 @@ enum EventKind {
   CONNECTION_CLEARED("ConnectionCleared", 1, ExchangeEvent.ConnectionCleared.class),
   CALL_CLEARED("CallCleared", 1, ExchangeEvent.CallCleared.class),
   DEVICE_CAME("DeviceCame", 1, ExchangeEvent.DeviceCame.class),
-  DEVICE_WENT("DeviceWent", 1, ExchangeEvent.DeviceWent.class);
+  DEVICE_WENT("DeviceWent", 1, ExchangeEvent.DeviceWent.class),
+  ROUTED("Routed", 1, ExchangeEvent.Routed.class),
+  BLOCKED("Blocked", 1, ExchangeEvent.Blocked.class),
+  STATUS_SET("StatusSet", 1, ExchangeEvent.StatusSet.class),
+  STATUS_OVER("StatusOver", 1, ExchangeEvent.StatusOver.class);
 
   private static final Map<String, EventKind> BY_NAME =
       Arrays.stream(values()).collect(Collectors.toMap(EventKind::stored, Function.identity()));
@@ -251,6 +255,26 @@ enum EventKind {
     @Override
     public EventKind of(ExchangeEvent.DeviceWent event) {
       return DEVICE_WENT;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Routed event) {
+      return ROUTED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Blocked event) {
+      return BLOCKED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.StatusSet event) {
+      return STATUS_SET;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.StatusOver event) {
+      return STATUS_OVER;
     }
   }
 }

@@ -38,7 +38,9 @@ public final class CoreJson {
               new NamedType(Way.To.class, "To"),
               new NamedType(Way.FrontDesk.class, "FrontDesk"),
               new NamedType(Way.WaitOn.class, "WaitOn"),
-              new NamedType(Way.ToMailbox.class, "ToMailbox"))
+              new NamedType(Way.ToMailbox.class, "ToMailbox"),
+              new NamedType(Way.NextRing.class, "NextRing"),
+              new NamedType(Way.ByRules.class, "ByRules"))
           .build();
 
   /** Reads entries of the history, of which the oldest know nothing of recordings. */

@@ -4,9 +4,11 @@ import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Office;
@@ -29,9 +31,11 @@ public class OfficeStore {
   private static final Duration GROUP_RING_TIME = Duration.ofSeconds(30);
 
   private final JdbcClient jdbc;
+  private final DirectionsStore directions;
 
-  OfficeStore(JdbcClient jdbc) {
+  OfficeStore(JdbcClient jdbc, DirectionsStore directions) {
     this.jdbc = jdbc;
+    this.directions = directions;
   }
 
   /** The whole office as it is now. */
@@ -52,7 +56,8 @@ public class OfficeStore {
             set.getOrDefault("access-code", "")),
         new Directory(people(), groups()),
         StoredSettings.of(set, parkSlots()),
-        former);
+        former,
+        directions.all(set, ZoneId.of(set.getOrDefault("zone", "UTC"))));
   }
 
   private List<Person> people() {
@@ -81,9 +86,10 @@ public class OfficeStore {
 
   private List<Group> groups() {
     Map<Long, List<PersonId>> members = new HashMap<>();
+    Map<Long, Set<PersonId>> resting = new HashMap<>();
     jdbc.sql(
             """
-            select m.group_id, m.person_id from group_member m
+            select m.group_id, m.person_id, m.resting from group_member m
             join person p on p.id = m.person_id and not p.has_left order by m.position
             """)
         .query(
@@ -91,6 +97,11 @@ public class OfficeStore {
               members
                   .computeIfAbsent(row.getLong("group_id"), g -> new ArrayList<>())
                   .add(new PersonId(row.getLong("person_id")));
+              if (row.getBoolean("resting")) {
+                resting
+                    .computeIfAbsent(row.getLong("group_id"), g -> new HashSet<>())
+                    .add(new PersonId(row.getLong("person_id")));
+              }
             });
     return jdbc.sql("select * from ring_group order by position")
         .query(
@@ -102,8 +113,16 @@ public class OfficeStore {
                     number(row.getString("number")),
                     members.getOrDefault(row.getLong("id"), List.of()),
                     Duration.ofSeconds(row.getInt("ring_seconds")),
-                    row.getBoolean("mailbox")))
+                    row.getBoolean("mailbox"),
+                    resting.getOrDefault(row.getLong("id"), Set.of())))
         .list();
+  }
+
+  /** Whether somebody takes part in a group, or rests. */
+  public void takesPart(GroupId group, PersonId person, boolean takesPart) {
+    jdbc.sql("update group_member set resting = ? where group_id = ? and person_id = ?")
+        .params(!takesPart, group.value(), person.value())
+        .update();
   }
 
   private static @Nullable PhoneNumber number(@Nullable String e164) {

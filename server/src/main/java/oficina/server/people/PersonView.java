@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import oficina.core.numbers.Region;
 import oficina.core.people.Person;
+import oficina.core.people.Status;
 import oficina.core.state.Lamp;
 import org.jspecify.annotations.Nullable;
 
@@ -11,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * A colleague as everybody sees them. Says nothing of whom they speak with.
  *
  * @param mail empty when they have no address
- * @param since how long they have been ringing or on a call
+ * @param since how long they have been ringing or on a call, or have been what they say
+ * @param said what they say of themselves; absent when nothing
  */
 public record PersonView(
     long id,
@@ -22,7 +24,25 @@ public record PersonView(
     String site,
     String mail,
     Lamp.Light lamp,
-    @Schema(nullable = true) @Nullable Instant since) {
+    @Schema(nullable = true) @Nullable Instant since,
+    @Schema(nullable = true) @Nullable StatusView said) {
+
+  /**
+   * What somebody says of themselves.
+   *
+   * @param until when it undoes itself; absent for when they change it
+   */
+  public record StatusView(
+      Status.Kind kind,
+      String text,
+      Instant since,
+      @Schema(nullable = true) @Nullable Instant until) {
+    static @Nullable StatusView of(@Nullable Status status) {
+      return status == null
+          ? null
+          : new StatusView(status.kind(), status.text(), status.since(), status.until());
+    }
+  }
 
   /** The person with this lamp, their number written as in this region. */
   public static PersonView of(Person person, Lamp lamp, Region region) {
@@ -35,6 +55,7 @@ public record PersonView(
         person.site(),
         person.place().mail(),
         lamp.light(),
-        lamp.since());
+        lamp.since(),
+        StatusView.of(lamp.status()));
   }
 }

@@ -50,6 +50,8 @@ public record Push(Instant now, String run, List<Item> items) {
     FOLLOW_UPS,
     /** The person's speed dials have changed. */
     SPEED_DIALS,
+    /** What has been decided about calls has changed: rules, lines, opening hours, blocks. */
+    RULES,
     /** Contacts have changed, and with them who is who everywhere. */
     CONTACTS,
     /** A subscriber this person plays has changed. */

@@ -167,6 +167,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(page -> people.contains(page.person()), Topic.FOLLOW_UPS);
   }
 
+  /** Tells every page that rules, lines, hours or blocks have changed: whose, they ask again. */
+  public void rulesChanged() {
+    tell(page -> true, Topic.RULES);
+  }
+
   /** Tells somebody something once; their pages have a sentence for it. */
   public void notice(PersonId to, String what, Map<String, String> about) {
     tell(to, new NoticeView(what, about));
@@ -224,7 +229,15 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       case NOTICES -> changes.notices();
       case SERVICE -> service();
       case SPEAKING -> speaking(changes.page().person());
-      case HISTORY, TO_RETURN, VOICEMAIL, RECORDINGS, CONTACTS, FOLLOW_UPS, SPEED_DIALS, OUTSIDE ->
+      case HISTORY,
+          TO_RETURN,
+          VOICEMAIL,
+          RECORDINGS,
+          CONTACTS,
+          FOLLOW_UPS,
+          SPEED_DIALS,
+          RULES,
+          OUTSIDE ->
           null;
     };
   }
@@ -241,7 +254,9 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     }
     PersonView nothing =
         PersonView.of(
-            office.person(person), new Lamp(Lamp.Light.OFF, /* since= */ null), office.region());
+            office.person(person),
+            new Lamp(Lamp.Light.OFF, /* since= */ null, /* status= */ null),
+            office.region());
     return new DeskView(person, List.of(), List.of(), List.of(), nothing);
   }
 

@@ -66,7 +66,8 @@ public class RecordedBefore {
             /* callOver= */ true,
             Cause.NORMAL,
             null,
-            /* recorded= */ true);
+            /* recorded= */ true,
+            /* ruling= */ null);
     List<Segment> course =
         List.of(
             new Segment(Segment.Kind.RINGING, List.of(me), began, answered),

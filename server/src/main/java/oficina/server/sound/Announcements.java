@@ -49,6 +49,7 @@ class Announcements {
   private Clip make(Cause cause) {
     return switch (cause) {
       case BUSY -> new Clip(tones.busy().round(), /* again= */ true);
+      case RINGS_ON -> ringing;
       case LINES_BUSY, NETWORK_FAILURE -> new Clip(tones.congestion().round(), /* again= */ true);
       default -> spoken(sentences.getProperty(cause.name(), sentences.getProperty("OTHER")));
     };

@@ -168,7 +168,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     @Override
     public @Nullable Void of(ExchangeEvent.Failed e) {
       TrunkCall caller = then.get(new Place(e.call(), CALLER));
-      if (caller != null) {
+      if (caller != null && e.cause() != Cause.RINGS_ON) { // whoever calls is not to know it
         trunk.refused(caller, e.cause());
       }
       return null;

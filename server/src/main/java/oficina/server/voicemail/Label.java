@@ -29,6 +29,6 @@ record Label(CallId call, int leg, Party owner, Party caller, Instant began) {
   }
 
   static String mailbox(Party owner) {
-    return owner.employee() != null ? ToReturn.listOf(owner.employee()) : ToReturn.listOf(owner);
+    return ToReturn.listOfOwner(owner);
   }
 }

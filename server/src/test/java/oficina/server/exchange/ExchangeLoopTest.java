@@ -22,6 +22,7 @@ import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.Region;
+import oficina.core.office.Directions;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
@@ -77,7 +78,8 @@ class ExchangeLoopTest {
                 new Office.Identity("", null, ZoneOffset.UTC, new Region("GB"), ""),
                 new Directory(List.of(ines), List.of()),
                 Settings.DEFAULT,
-                Map.of()));
+                Map.of(),
+                Directions.none(ZoneOffset.UTC)));
     loop = new ExchangeLoop(new MovableClock(), store, writer, office, views, feed);
   }
 

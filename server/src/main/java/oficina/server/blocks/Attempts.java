@@ -1,0 +1,90 @@
+package oficina.server.blocks;
+
+import jakarta.annotation.PreDestroy;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import oficina.core.call.Party;
+import oficina.core.history.ToReturn;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.FewEvents;
+import oficina.server.exchange.ExchangeListener;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.push.Pushes;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+
+/** Notes each attempt of somebody who is blocked. */
+@Component
+class Attempts implements ExchangeListener {
+  private static final Logger LOG = LoggerFactory.getLogger(Attempts.class);
+
+  private final BlockStore store;
+  private final Pushes pushes;
+  private final ExecutorService work =
+      Executors.newSingleThreadExecutor(
+          task -> {
+            Thread thread = new Thread(task, "blocked-calls");
+            thread.setDaemon(true);
+            return thread;
+          });
+
+  Attempts(BlockStore store, Pushes pushes, ExchangeLoop loop) {
+    this.store = store;
+    this.pushes = pushes;
+    loop.listen(this);
+  }
+
+  @Override
+  public void happened(ExchangeEvent event, @Nullable Call after) {
+    event.accept(
+        new FewEvents<@Nullable Void>() {
+          @Override
+          public @Nullable Void otherwise(ExchangeEvent other) {
+            return null;
+          }
+
+          @Override
+          public @Nullable Void of(ExchangeEvent.Blocked e) {
+            if (after != null) {
+              work.execute(() -> note(e, after));
+            }
+            return null;
+          }
+        });
+  }
+
+  private void note(ExchangeEvent.Blocked e, Call call) {
+    Party called = call.called();
+    String number =
+        call.caller().outsideNumber() == null ? "" : call.caller().outsideNumber().e164();
+    try {
+      store.attempted(
+          new BlockStore.Attempt(
+              e.block(),
+              owner(e.block(), called.employee()),
+              call.id().value(),
+              number,
+              ToReturn.listOfOwner(called),
+              e.at()));
+      pushes.rulesChanged();
+    } catch (DataAccessException | TransactionException lost) {
+      LOG.warn("That a blocked caller tried is not noted: {}", lost.getMessage());
+    }
+  }
+
+  /** Whose block it is: of whoever was called, or else the office's. */
+  private @Nullable PersonId owner(long block, @Nullable PersonId called) {
+    return called != null && store.one(called, block).isPresent() ? called : null;
+  }
+
+  @PreDestroy
+  void stop() {
+    work.shutdown();
+  }
+}

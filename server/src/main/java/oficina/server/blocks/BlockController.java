@@ -1,0 +1,236 @@
+package oficina.server.blocks;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import oficina.core.blocking.Block;
+import oficina.core.call.Party;
+import oficina.core.history.ToReturn;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Parties;
+import oficina.server.people.PartyView;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.signin.Employee;
+import oficina.server.time.MovableClock;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Whom one does not want to be called by; for administrators, whom nobody does. */
+@RestController
+@RequestMapping("/api/blocks")
+class BlockController {
+  private static final int MOST_SHOWN = 200;
+  private static final int LONGEST_NOTE = 200;
+  private static final int MOST_BAD_TOLD = 50;
+
+  private final BlockStore store;
+  private final BlockReading reading;
+  private final OfficeData office;
+  private final Parties parties;
+  private final Pushes pushes;
+  private final MovableClock clock;
+
+  BlockController(
+      BlockStore store,
+      BlockReading reading,
+      OfficeData office,
+      Parties parties,
+      Pushes pushes,
+      MovableClock clock) {
+    this.store = store;
+    this.reading = reading;
+    this.office = office;
+    this.parties = parties;
+    this.pushes = pushes;
+    this.clock = clock;
+  }
+
+  /**
+   * Who is blocked.
+   *
+   * @param shown the number as people here write it, or how it begins
+   * @param last when somebody tried last; absent when nobody has
+   */
+  record BlockView(
+      long id,
+      Block.Kind kind,
+      String shown,
+      PartyView who,
+      Block.Answer answer,
+      String note,
+      int attempts,
+      @Schema(nullable = true) @Nullable Instant last) {}
+
+  record AttemptView(long block, PartyView who, PartyView called, Instant at) {}
+
+  /**
+   * @param count how many there are altogether
+   */
+  record BlockPage(int count, List<BlockView> blocks, List<AttemptView> attempts) {}
+
+  /** One's own blocks, or the office's: the latest, or those that begin so; who has tried last. */
+  @GetMapping
+  BlockPage blocks(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "false") boolean ofOffice,
+      @RequestParam(defaultValue = "") @Size(max = 40) String text) {
+    PersonId owner = ofOffice ? null : me.id();
+    String beginning = text.isBlank() ? "" : office.region().beginning(text);
+    return new BlockPage(
+        store.count(owner),
+        store.of(owner, beginning, MOST_SHOWN).stream().map(each -> view(each, me.id())).toList(),
+        store.attempts(owner, MOST_SHOWN).stream().map(each -> view(each, me.id())).toList());
+  }
+
+  private BlockView view(BlockStore.Kept kept, PersonId viewer) {
+    Block block = kept.block();
+    PhoneNumber number = block.kind() == Block.Kind.NUMBER ? new PhoneNumber(block.number()) : null;
+    return new BlockView(
+        block.id(),
+        block.kind(),
+        number == null ? block.number() : office.region().show(number),
+        parties.view(new Party.Outside(number), viewer),
+        block.answer(),
+        block.note(),
+        kept.attempts(),
+        kept.last());
+  }
+
+  private AttemptView view(BlockStore.Attempt attempt, PersonId viewer) {
+    PhoneNumber number = attempt.number().isEmpty() ? null : new PhoneNumber(attempt.number());
+    return new AttemptView(
+        attempt.block(),
+        parties.view(new Party.Outside(number), viewer),
+        parties.view(ToReturn.partyOf(attempt.called()), viewer),
+        attempt.at());
+  }
+
+  /**
+   * A block to be.
+   *
+   * @param ofOffice whether nobody in the office is to be called; for administrators
+   * @param what a number in any notation, its beginning with a star behind it, or nothing for those
+   *     who do not show theirs
+   */
+  record NewBlock(
+      boolean ofOffice,
+      @NotNull @Size(max = 40) String what,
+      Block.@NotNull Answer answer,
+      @NotNull @Size(max = LONGEST_NOTE) String note) {}
+
+  /** Block a caller; it is in force with the next call. */
+  @PostMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void add(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewBlock body) {
+    PersonId owner = owner(me, body.ofOffice());
+    Block block = reading.block(body.what(), owner, body.answer(), body.note());
+    change(() -> store.add(List.of(block), me.id(), clock.instant()));
+  }
+
+  record ChangedBlock(
+      Block.@NotNull Answer answer, @NotNull @Size(max = LONGEST_NOTE) String note) {}
+
+  /** Change what a blocked caller hears. */
+  @PutMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void change(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody ChangedBlock body) {
+    mine(me, id);
+    change(() -> store.change(id, body.answer(), body.note().strip()));
+  }
+
+  /** Let a caller through again. */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+    mine(me, id);
+    change(() -> store.remove(id));
+  }
+
+  record BadLine(long line, String text) {}
+
+  /**
+   * What came of a file.
+   *
+   * @param bad the first of the lines that are no numbers
+   */
+  record ReadBlocks(int added, List<BadLine> bad) {}
+
+  /** Block all numbers of a CSV file: the first column is the number, the second a note. */
+  @PutMapping(path = "/file", consumes = "text/csv")
+  ReadBlocks file(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(defaultValue = "false") boolean ofOffice,
+      @RequestParam Block.Answer answer,
+      HttpServletRequest request)
+      throws IOException {
+    PersonId owner = owner(me, ofOffice);
+    String text = new String(request.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    List<Block> blocks = new ArrayList<>();
+    List<BadLine> bad = new ArrayList<>();
+    try (CSVParser lines = CSVParser.parse(text.replace("\uFEFF", ""), CSVFormat.DEFAULT)) {
+      for (CSVRecord line : lines) {
+        String what = line.get(0).strip();
+        String note = line.size() > 1 ? line.get(1) : "";
+        try {
+          if (!what.isEmpty()) {
+            String kept = note.substring(0, Math.min(note.length(), LONGEST_NOTE));
+            blocks.add(reading.block(what, owner, answer, kept));
+          }
+        } catch (Problem notANumber) {
+          bad.add(new BadLine(line.getRecordNumber(), what));
+        }
+      }
+    } catch (IOException | RuntimeException e) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "CSV_UNREADABLE");
+    }
+    change(() -> store.add(blocks, me.id(), clock.instant()));
+    return new ReadBlocks(blocks.size(), bad.subList(0, Math.min(bad.size(), MOST_BAD_TOLD)));
+  }
+
+  private void change(Runnable write) {
+    office.change(write);
+    pushes.rulesChanged();
+  }
+
+  private static @Nullable PersonId owner(Employee me, boolean ofOffice) {
+    if (ofOffice && !me.isAdministrator()) {
+      throw new Problem(HttpStatus.FORBIDDEN, "FORBIDDEN");
+    }
+    return ofOffice ? null : me.id();
+  }
+
+  private void mine(Employee me, long id) {
+    boolean own = store.one(me.id(), id).isPresent();
+    boolean offices = me.isAdministrator() && store.one(null, id).isPresent();
+    if (!own && !offices) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_BLOCK");
+    }
+  }
+}

@@ -1,0 +1,170 @@
+package oficina.server.blocks;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import oficina.core.blocking.Block;
+import oficina.core.people.PersonId;
+import oficina.server.database.Times;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who is blocked, and who has tried all the same, in the database. */
+@Repository
+class BlockStore {
+  private final JdbcClient jdbc;
+
+  BlockStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /**
+   * A block with what came of it.
+   *
+   * @param last when somebody tried last; null when nobody has
+   */
+  record Kept(Block block, int attempts, @Nullable Instant last) {}
+
+  /**
+   * An attempt of somebody who is blocked.
+   *
+   * @param number of whoever called, in E.164; empty when withheld
+   * @param called as lists of calls to return are named
+   */
+  record Attempt(
+      long block,
+      @Nullable PersonId owner,
+      String call,
+      String number,
+      String called,
+      Instant at) {}
+
+  /** Those of a person, or of the office, whose number begins so, latest first. */
+  List<Kept> of(@Nullable PersonId owner, String beginning, int most) {
+    return jdbc.sql(
+            """
+            select b.*, count(a.id) as attempts, max(a.at) as last from block b
+            left join block_attempt a on a.block_id = b.id
+            where b.person_id <=> :owner and b.number like :beginning
+            group by b.id order by b.id desc limit :most
+            """)
+        .param("owner", owner == null ? null : owner.value())
+        .param("beginning", beginning + "%")
+        .param("most", most)
+        .query(BlockStore::kept)
+        .list();
+  }
+
+  int count(@Nullable PersonId owner) {
+    return jdbc.sql("select count(*) from block where person_id <=> ?")
+        .param(owner == null ? null : owner.value())
+        .query(Integer.class)
+        .single();
+  }
+
+  private static Kept kept(ResultSet row, int n) throws SQLException {
+    long person = row.getLong("person_id");
+    PersonId owner = row.wasNull() ? null : new PersonId(person);
+    LocalDateTime last = row.getObject("last", LocalDateTime.class);
+    return new Kept(
+        new Block(
+            row.getLong("id"),
+            owner,
+            Block.Kind.valueOf(row.getString("kind")),
+            row.getString("number"),
+            Block.Answer.valueOf(row.getString("answer")),
+            row.getString("note")),
+        row.getInt("attempts"),
+        last == null ? null : Times.instant(last));
+  }
+
+  /** The block, if it is one of this owner's. */
+  Optional<Block> one(@Nullable PersonId owner, long id) {
+    return jdbc.sql(
+            """
+            select b.*, 0 as attempts, null as last from block b
+            where b.id = ? and b.person_id <=> ?
+            """)
+        .params(id, owner == null ? null : owner.value())
+        .query(BlockStore::kept)
+        .optional()
+        .map(Kept::block);
+  }
+
+  /** Adds blocks, each in the place of one of the same caller and owner. */
+  @Transactional
+  void add(List<Block> blocks, PersonId by, Instant at) {
+    for (Block block : blocks) {
+      Long owner = block.owner() == null ? null : block.owner().value();
+      jdbc.sql("delete from block where person_id <=> ? and kind = ? and number = ?")
+          .params(owner, block.kind().name(), block.number())
+          .update();
+      jdbc.sql(
+              """
+              insert into block (person_id, kind, number, answer, note, made_by, made_at)
+              values (?, ?, ?, ?, ?, ?, ?)
+              """)
+          .params(
+              owner,
+              block.kind().name(),
+              block.number(),
+              block.answer().name(),
+              block.note(),
+              by.value(),
+              Times.utc(at))
+          .update();
+    }
+  }
+
+  void change(long id, Block.Answer answer, String note) {
+    jdbc.sql("update block set answer = ?, note = ? where id = ?")
+        .params(answer.name(), note, id)
+        .update();
+  }
+
+  void remove(long id) {
+    jdbc.sql("delete from block where id = ?").param(id).update();
+  }
+
+  /** Notes an attempt, once for each call. */
+  void attempted(Attempt attempt) {
+    jdbc.sql(
+            """
+            insert ignore into block_attempt (block_id, person_id, call_id, number, called, at)
+            values (?, ?, ?, ?, ?, ?)
+            """)
+        .params(
+            attempt.block(),
+            attempt.owner() == null ? null : attempt.owner().value(),
+            attempt.call(),
+            attempt.number(),
+            attempt.called(),
+            Times.utc(attempt.at()))
+        .update();
+  }
+
+  /** The last attempts against the blocks of a person, or of the office, latest first. */
+  List<Attempt> attempts(@Nullable PersonId owner, int most) {
+    return jdbc.sql(
+            """
+            select block_id, call_id, number, called, at from block_attempt
+            where person_id <=> ? order by at desc limit ?
+            """)
+        .params(owner == null ? null : owner.value(), most)
+        .query(
+            (row, n) ->
+                new Attempt(
+                    row.getLong("block_id"),
+                    owner,
+                    row.getString("call_id"),
+                    row.getString("number"),
+                    row.getString("called"),
+                    Times.instant(row.getObject("at", LocalDateTime.class))))
+        .list();
+  }
+}

@@ -1,0 +1,96 @@
+package oficina.server.rules;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import oficina.core.rules.Opening;
+import oficina.server.office.DirectionsStore;
+import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.rules.RulesBody.Hours;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** When the office is open, and its holidays. */
+@RestController
+class OpeningController {
+  private final OfficeData office;
+  private final DirectionsStore store;
+  private final Pushes pushes;
+
+  OpeningController(OfficeData office, DirectionsStore store, Pushes pushes) {
+    this.office = office;
+    this.store = store;
+    this.pushes = pushes;
+  }
+
+  record Holiday(@NotNull LocalDate day, @NotNull @Size(max = 120) String name) {}
+
+  /**
+   * @param hours of the week; absent when it is never closed
+   * @param showsCaller whether an outside number to which a call is forwarded is shown the number
+   *     of whoever called, instead of one of the office
+   */
+  record OpeningBody(
+      @Schema(nullable = true) @Nullable @Valid Hours hours,
+      @NotNull @Size(max = 400) List<@NotNull @Valid Holiday> holidays,
+      boolean showsCaller) {}
+
+  /** When the office is open. */
+  @GetMapping("/api/opening")
+  OpeningBody opening() {
+    Opening opening = office.now().directions().opening();
+    return new OpeningBody(
+        Hours.of(opening.hours()),
+        opening.holidays().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .map(each -> new Holiday(each.getKey(), each.getValue()))
+            .toList(),
+        office.now().directions().showsCaller());
+  }
+
+  /** Say when the office is open. For administrators. */
+  @PutMapping("/api/office/opening")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keep(@Valid @RequestBody OpeningBody body) {
+    Map<LocalDate, String> holidays = new HashMap<>();
+    body.holidays().forEach(each -> holidays.put(each.day(), each.name().strip()));
+    office.change(
+        () -> {
+          store.keepHours(Hours.timetable(body.hours()), body.showsCaller());
+          store.keepHolidays(holidays);
+        });
+    pushes.rulesChanged();
+  }
+
+  record ReadHolidays(int added) {}
+
+  /** Add the days of a calendar (RFC 5545) to the office's holidays. For administrators. */
+  @PutMapping(path = "/api/office/holidays", consumes = "text/calendar")
+  ReadHolidays read(HttpServletRequest request) throws IOException {
+    String text = new String(request.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    Map<LocalDate, String> read = HolidayFile.read(text);
+    if (read.isEmpty()) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "CALENDAR_WITHOUT_DAYS");
+    }
+    Map<LocalDate, String> all = new HashMap<>(office.now().directions().opening().holidays());
+    all.putAll(read);
+    office.change(() -> store.keepHolidays(all));
+    pushes.rulesChanged();
+    return new ReadHolidays(read.size());
+  }
+}

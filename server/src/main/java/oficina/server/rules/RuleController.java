@@ -1,0 +1,113 @@
+package oficina.server.rules;
+
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.Map;
+import oficina.core.call.Party;
+import oficina.core.office.Office;
+import oficina.core.people.GroupId;
+import oficina.core.people.PersonId;
+import oficina.core.routing.RuleCheck;
+import oficina.core.rules.CallRules;
+import oficina.server.office.DirectionsStore;
+import oficina.server.office.OfficeData;
+import oficina.server.people.Parties;
+import oficina.server.problems.Problem;
+import oficina.server.push.Pushes;
+import oficina.server.signin.Employee;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What people decide about their own calls, and administrators about those of lines. */
+@RestController
+@RequestMapping("/api/rules")
+class RuleController {
+  private final OfficeData office;
+  private final DirectionsStore store;
+  private final RulesReading reading;
+  private final RulesViews views;
+  private final Parties parties;
+  private final Pushes pushes;
+
+  RuleController(
+      OfficeData office,
+      DirectionsStore store,
+      RulesReading reading,
+      RulesViews views,
+      Parties parties,
+      Pushes pushes) {
+    this.office = office;
+    this.store = store;
+    this.reading = reading;
+    this.views = views;
+    this.parties = parties;
+    this.pushes = pushes;
+  }
+
+  /** One's own rules, or those of a line one belongs to. */
+  @GetMapping
+  RulesView rules(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(required = false) Long line,
+      @RequestParam(required = false) Long person) {
+    Party owner = owner(me, line, person);
+    return views.view(owner, me.id(), mayChange(me, owner));
+  }
+
+  /** Put rules in the place of those there were. */
+  @PutMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keep(
+      @AuthenticationPrincipal Employee me,
+      @RequestParam(required = false) Long line,
+      @RequestParam(required = false) Long person,
+      @Valid @RequestBody RulesBody body) {
+    Party owner = owner(me, line, person);
+    if (!mayChange(me, owner)) {
+      throw new Problem(HttpStatus.FORBIDDEN, "FORBIDDEN");
+    }
+    CallRules rules = reading.rules(body, owner);
+    refuseFaults(owner, rules, me.id());
+    office.change(() -> store.keep(owner, rules));
+    pushes.rulesChanged();
+  }
+
+  private void refuseFaults(Party owner, CallRules rules, PersonId me) {
+    Office then = office.now().with(office.now().directions().with(owner, rules));
+    List<RuleCheck.Fault> faults = new RuleCheck(then).faults(owner);
+    if (!faults.isEmpty()) {
+      RuleCheck.Fault first = faults.get(0);
+      String name = first.party() == null ? "" : parties.name(first.party(), me);
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT, "RULE_" + first.kind().name(), Map.of("name", name));
+    }
+  }
+
+  /** Whoever asks for somebody else's must be an administrator, or belong to the line. */
+  private Party owner(Employee me, Long line, Long person) {
+    if (line != null) {
+      Party owner = new Party.Members(new GroupId(line));
+      if (!office.now().people(owner).contains(me.id()) && !me.isAdministrator()) {
+        throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_LINE");
+      }
+      return owner;
+    }
+    PersonId wanted = person == null ? me.id() : new PersonId(person);
+    boolean there = office.directory().person(wanted).isPresent();
+    if (!there || (!wanted.equals(me.id()) && !me.isAdministrator())) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_PERSON");
+    }
+    return new Party.Employee(wanted);
+  }
+
+  private static boolean mayChange(Employee me, Party owner) {
+    return me.id().equals(owner.employee()) || me.isAdministrator();
+  }
+}
