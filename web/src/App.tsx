@@ -22,6 +22,9 @@ const FollowUps = lazy(() =>
 const Contacts = lazy(() =>
   import('./contacts/Contacts').then((view) => ({ default: view.Contacts })),
 );
+const CallRules = lazy(() =>
+  import('./rules/CallRules').then((view) => ({ default: view.CallRules })),
+);
 const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
@@ -52,6 +55,7 @@ export function App() {
             <Route path="/history/follow-ups" element={<FollowUps />} />
             <Route path="/voicemail" element={<Voicemail />} />
             <Route path="/contacts" element={<Contacts />} />
+            <Route path="/rules" element={<CallRules />} />
             {session.me.standIns && <Route path="/outside" element={<Outside />} />}
             <Route path="*" element={<Navigate to="/desk" replace />} />
           </Routes>

@@ -57,4 +57,41 @@ export type {
   SchemaToCallBack as ToCallBack,
   SchemaVoicemailPage as VoicemailPage,
   SchemaLineView as LineView,
+  SchemaStatusView as StatusView,
+  SchemaNewStatus as NewStatus,
+  SchemaRingView as RingView,
+  SchemaHours as Hours,
+  SchemaSpanBody as SpanBody,
+  SchemaTrialView as TrialView,
+  SchemaStationView as StationView,
+  SchemaBlockPage as BlockPage,
+  SchemaBlockView as BlockView,
+  SchemaNewBlock as NewBlock,
+  SchemaCallersView as CallersView,
+  SchemaCallersBody as CallersBody,
+  SchemaTargetView as TargetView,
+  SchemaRuleTarget as RuleTarget,
 } from './schema';
+import type {
+  SchemaHours,
+  SchemaOpeningBody,
+  SchemaRuleBody,
+  SchemaRulesBody,
+  SchemaRulesView,
+  SchemaRuleView,
+} from './schema';
+
+/** The description cannot say of a shape that it may be absent. */
+type Maybe<T, K extends keyof T> = Omit<T, K> & Partial<Pick<T, K>>;
+
+export type RuleBody = Maybe<SchemaRuleBody, 'times'>;
+export type RuleView = Maybe<SchemaRuleView, 'times'>;
+export type RulesBody = Omit<SchemaRulesBody, 'rules' | 'hours'> & {
+  rules: RuleBody[];
+  hours?: SchemaHours;
+};
+export type RulesView = Omit<SchemaRulesView, 'rules' | 'hours'> & {
+  rules: RuleView[];
+  hours?: SchemaHours;
+};
+export type OpeningBody = Maybe<SchemaOpeningBody, 'hours'>;

@@ -2,6 +2,7 @@ import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { choose } from '../contacts/contacts';
+import { BlockButton } from '../rules/BlockButton';
 import { nameOf } from './order';
 
 /** Loads when a card is wanted. */
@@ -14,6 +15,9 @@ export function WhoIsIt({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const [card, setCard] = useState(false);
   const { other } = call;
+  if (other.kind === 'WITHHELD') {
+    return <BlockButton other={other} small />;
+  }
   if (other.kind !== 'OUTSIDE') {
     return null;
   }
@@ -48,6 +52,7 @@ export function WhoIsIt({ call }: { call: CallView }) {
           {t(contact ? 'who.card' : 'who.write')}
         </button>
       )}
+      <BlockButton other={other} small />
       <Suspense>
         {card && (
           <CardSheet contact={contact} number={other.number ?? ''} onClose={() => setCard(false)} />

@@ -25,6 +25,8 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
     call.conference ? conference(call.conference, t) : '',
     call.direction === 'PLACED' ? t('how.placed') : line,
     call.sentBy && t('how.sentBy', { name: call.sentBy }),
+    call.forwardedFrom && t('how.forwardedFrom', { name: call.forwardedFrom }),
+    !call.forwardedFrom && call.answersFor && t('how.answersFor', { name: call.answersFor }),
     ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
     call.silenced && t('how.silenced'),
     others && t(`how.on${call.deviceKind ?? 'WINDOW'}`),

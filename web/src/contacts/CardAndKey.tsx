@@ -2,6 +2,7 @@ import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PartyView } from '../api/types';
 import { nameOf } from '../calls/order';
+import { BlockButton } from '../rules/BlockButton';
 import { AddKeyButton } from '../speed/AddKeyButton';
 import type { For } from '../speed/speedDials';
 
@@ -31,6 +32,7 @@ export function CardAndKey({ other }: { other: PartyView }) {
         </button>
       )}
       {target && <AddKeyButton target={target} />}
+      <BlockButton other={other} />
       <Suspense>
         {card && (
           <CardSheet

@@ -14,6 +14,9 @@ import { Header } from './Header';
 import { useKeys } from './keys';
 import { tabs } from './tabs';
 
+const StatusSheet = lazy(() =>
+  import('../status/StatusSheet').then((it) => ({ default: it.StatusSheet })),
+);
 const KeysDialog = lazy(() => import('./KeysDialog').then((it) => ({ default: it.KeysDialog })));
 
 /** After the page is there: nobody waits for it, and it is part of no view. */
@@ -36,6 +39,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const me = useMe();
   const run = useLine((line) => line.run);
   const [keysOpen, setKeysOpen] = useState(false);
+  const [statusOpen, setStatusOpen] = useState(false);
   useAlerts();
   useCallKeys();
   useEffect(startSound, []);
@@ -45,6 +49,7 @@ export function Frame({ children }: { children: ReactNode }) {
     useMemo(
       () => [
         { key: '?', run: () => setKeysOpen(true) },
+        { key: ',', run: () => setStatusOpen(true) },
         { key: 'g', run: () => void pickUp() },
         ...tabs(me).map((tab) => ({
           key: tab.key.toLowerCase(),
@@ -57,13 +62,14 @@ export function Frame({ children }: { children: ReactNode }) {
 
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Header onKeys={() => setKeysOpen(true)} />
+      <Header onKeys={() => setKeysOpen(true)} onStatus={() => setStatusOpen(true)} />
       <Banner />
       <main className="mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-4">
         {pathname !== '/desk' && <CallsElsewhere />}
         {children}
       </main>
       <Notices />
+      <Suspense>{statusOpen && <StatusSheet onClose={() => setStatusOpen(false)} />}</Suspense>
       <Suspense>{keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}</Suspense>
     </div>
   );

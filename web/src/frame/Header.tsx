@@ -5,6 +5,7 @@ import { NavLink } from 'react-router';
 import { Lamp } from '../people/Lamp';
 import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
+import { saidOf, useKept, useOwnStatus } from '../status/status';
 import { useFresh } from '../voicemail/messages';
 import { DeviceChip } from './DeviceChip';
 import { Mark } from './Mark';
@@ -21,6 +22,9 @@ const PasswordDialog = lazy(() =>
 const OfficeRecording = lazy(() =>
   import('../recordings/OfficeRecording').then((it) => ({ default: it.OfficeRecording })),
 );
+const OpeningSheet = lazy(() =>
+  import('../rules/OpeningSheet').then((it) => ({ default: it.OpeningSheet })),
+);
 const OutcomesDialog = lazy(() =>
   import('../followup/OutcomesDialog').then((it) => ({ default: it.OutcomesDialog })),
 );
@@ -28,8 +32,13 @@ const SignInsDialog = lazy(() =>
   import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
 );
 
+interface Props {
+  onKeys: () => void;
+  onStatus: () => void;
+}
+
 /** The band along the top: the tabs, and always in sight my number, device and state. */
-export function Header({ onKeys }: { onKeys: () => void }) {
+export function Header({ onKeys, onStatus }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   return (
@@ -62,7 +71,7 @@ export function Header({ onKeys }: { onKeys: () => void }) {
       </nav>
       <div className="on-band ml-auto flex h-[52px] items-center gap-2">
         <DeviceChip />
-        <PersonChip onKeys={onKeys} />
+        <PersonChip onKeys={onKeys} onStatus={onStatus} />
       </div>
     </header>
   );
@@ -82,15 +91,17 @@ function Fresh() {
   ) : null;
 }
 
-function PersonChip({ onKeys }: { onKeys: () => void }) {
+function PersonChip({ onKeys, onStatus }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const lamp = usePeople(
     (store) => store.people.find((person) => person.id === me.id)?.lamp ?? 'OFF',
   );
+  const status = useOwnStatus();
+  const kept = useKept(status);
   const [open, setOpen] = useState(false);
   const [dialog, setDialog] = useState<
-    '' | 'outcomes' | 'password' | 'preferences' | 'recording' | 'signIns'
+    '' | 'opening' | 'outcomes' | 'password' | 'preferences' | 'recording' | 'signIns'
   >('');
   const box = useRef<HTMLDivElement>(null);
 
@@ -131,6 +142,10 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
           <span className="block text-xs opacity-80">
             <span className="sm:hidden">{me.extension} · </span>
             {t(`lamp.${lamp}`)}
+            {kept > 0 && (
+              <span className="text-accent"> · {t('status.kept', { count: kept })}</span>
+            )}
+            {kept === 0 && status?.until && ` · ${saidOf({ ...status, text: '' }, t)}`}
           </span>
         </span>
         <IconChevronDown size={16} aria-hidden="true" />
@@ -141,6 +156,8 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
           onKeys={onKeys}
           onPassword={() => setDialog('password')}
           onPreferences={() => setDialog('preferences')}
+          onOpening={() => setDialog('opening')}
+          onStatus={onStatus}
           onOutcomes={() => setDialog('outcomes')}
           onRecording={() => setDialog('recording')}
           onSignIns={() => setDialog('signIns')}
@@ -148,6 +165,7 @@ function PersonChip({ onKeys }: { onKeys: () => void }) {
       )}
       <Suspense>
         {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+        {dialog === 'opening' && <OpeningSheet onClose={() => setDialog('')} />}
         {dialog === 'outcomes' && <OutcomesDialog onClose={() => setDialog('')} />}
         {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
         {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}

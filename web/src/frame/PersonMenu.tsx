@@ -11,7 +11,9 @@ interface Props {
   onKeys: () => void;
   onPassword: () => void;
   onPreferences: () => void;
+  onOpening: () => void;
   onOutcomes: () => void;
+  onStatus: () => void;
   onRecording: () => void;
   onSignIns: () => void;
 }
@@ -22,7 +24,9 @@ export function PersonMenu({
   onKeys,
   onPassword,
   onPreferences,
+  onOpening,
   onOutcomes,
+  onStatus,
   onRecording,
   onSignIns,
 }: Props) {
@@ -60,11 +64,13 @@ export function PersonMenu({
         <dd className="text-right">{me.team}</dd>
       </dl>
       <ul>
+        {item('me.status', onStatus, ',')}
         {notificationsWanted() && item('me.notifications', askForNotifications)}
         {item('me.preferences', onPreferences)}
         {canTakeTelLinks && item('me.telLinks', takeTelLinks)}
         {me.role === 'administrator' && item('me.recording', onRecording)}
         {me.role === 'administrator' && item('me.outcomes', onOutcomes)}
+        {me.role === 'administrator' && item('me.opening', onOpening)}
         {item('me.tips', () => void tipsSeen(false))}
         {item('me.keys', onKeys, '?')}
         {item('me.password', onPassword)}

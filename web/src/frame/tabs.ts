@@ -7,6 +7,7 @@ export function tabs(me: Me) {
     { path: '/history', word: 'tab.history', key: 'Y' },
     { path: '/voicemail', word: 'tab.voicemail', key: 'I' },
     { path: '/contacts', word: 'tab.contacts', key: 'Z' },
+    { path: '/rules', word: 'tab.rules', key: ';' },
     ...(me.standIns ? [{ path: '/outside', word: 'tab.outside', key: 'N' }] : []),
   ];
 }

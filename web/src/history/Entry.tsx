@@ -1,6 +1,7 @@
 import { IconArrowDownLeft, IconArrowUpRight, IconChevronDown } from '@tabler/icons-react';
 import { Suspense, lazy, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import type { HistoryEntry } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';
@@ -96,6 +97,16 @@ export function Entry({ entry, chosen, onChoose }: Props) {
               </div>
             ))}
           </dl>
+          {entry.ruling && (
+            <Link
+              className="btn btn-xs btn-plain mt-1"
+              to={
+                entry.ruling.block ? '/rules?blocked=1' : `/rules?rule=${entry.ruling.rule ?? ''}`
+              }
+            >
+              {t(entry.ruling.block ? 'history.ruling.openBlocks' : 'history.ruling.open')}
+            </Link>
+          )}
           <div className="mt-3 grid gap-2 sm:max-w-xl">
             <div>
               <Outcome call={entry.call} chosen={entry.outcome} />
@@ -130,8 +141,20 @@ function facts(entry: HistoryEntry, t: Translate): [string, string][] {
       `${timeOfDay(entry.ended)}, ${entry.ending ? t(`history.ending.${entry.ending}`, { name: entry.endedBy }) : outcome(entry, t)}`,
     ],
   ];
+  if (entry.ruling) {
+    all.push([t('history.fact.ruled'), ruled(entry.ruling, t)]);
+  }
   if (entry.held > 0) {
     all.splice(4, 0, [t('history.fact.held'), clockTime(entry.held)]);
   }
   return all;
+}
+
+/** What had been decided about it beforehand, in words. */
+function ruled({ why, block, to }: NonNullable<HistoryEntry['ruling']>, t: Translate): string {
+  if (block || !why) {
+    return t('history.ruling.blocked');
+  }
+  const about = { why: t(`history.ruling.why.${why}`), name: to ? nameOf(to, '') : '' };
+  return t(to?.kind === 'MAILBOX' ? 'history.ruling.toVoicemail' : 'history.ruling.to', about);
 }

@@ -58,6 +58,10 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
       void askAgain(queries, shown); // they name whoever they speak of
     }
   },
+  RULES(_, queries) {
+    void askAgain(queries, 'rules');
+    void askAgain(queries, 'lines');
+  },
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
   SPEAKING: (data) => soundStore.take(data as Speaking[]),
   OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),

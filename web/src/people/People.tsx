@@ -9,6 +9,7 @@ import { useMe } from '../session/session';
 import { clockTime } from '../words/time';
 import { Lamp } from './Lamp';
 import { PersonCard } from './PersonCard';
+import { saidOf } from '../status/status';
 import { usePeople } from './store';
 import { usePointed } from './usePointed';
 
@@ -144,7 +145,7 @@ function PersonRow({ person, pointing }: RowProps) {
 
 function StateText({ person }: { person: PersonView }) {
   const { t } = useTranslation();
-  if (person.lamp === 'FREE') {
+  if (person.lamp === 'FREE' && !person.said) {
     return null;
   }
   return (
@@ -152,7 +153,7 @@ function StateText({ person }: { person: PersonView }) {
       {person.lamp === 'ON_CALL' && person.since ? (
         <Since instant={person.since} />
       ) : (
-        t(`lamp.${person.lamp}`).toLowerCase()
+        [t(`lamp.${person.lamp}`).toLowerCase(), saidOf(person.said, t)].filter(Boolean).join(', ')
       )}
     </span>
   );

@@ -5,6 +5,7 @@ import { callParty, send } from '../calls/services';
 import { useCalls } from '../calls/store';
 import { attempt } from '../notices/attempt';
 import { AddKeyButton } from '../speed/AddKeyButton';
+import { saidOf } from '../status/status';
 import { timeOfDay } from '../words/time';
 import { Lamp } from './Lamp';
 
@@ -38,6 +39,7 @@ export function PersonCard({ person, end }: Props) {
           person.site,
         ].join(' · ')}
       </p>
+      {person.said && <p className="text-sm">{saidOf(person.said, t)}</p>}
       {person.directNumber && (
         <p className="text-sm">
           <span className="quiet">{t('people.direct')}</span> {person.directNumber}

@@ -1,0 +1,234 @@
+import { useState, type FormEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import type { BlockView } from '../api/types';
+import { nameOf } from '../calls/order';
+import { Dialog } from '../frame/Dialog';
+import { useSettled } from '../live/useSettled';
+import { attempt } from '../notices/attempt';
+import { useMe } from '../session/session';
+import { dayAndTime } from '../words/time';
+import { block, blockFile, changeBlock, unblock, useBlocks } from './rules';
+
+const ANSWERS = ['BUSY', 'NOT_IN_USE', 'REFUSED', 'RINGS_ON', 'VOICEMAIL'] as const;
+type Answer = (typeof ANSWERS)[number];
+
+const TYPING_MS = 150;
+
+interface Props {
+  /** What is to be blocked, filled in; absent when the list alone is wanted. */
+  what?: string;
+  onClose: () => void;
+}
+
+/** Who is not let through to me, or for administrators to nobody: one by one, by beginnings, from a file. */
+export function BlocksSheet({ what, onClose }: Props) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const [ofOffice, setOfOffice] = useState(false);
+  const [text, setText] = useState('');
+  const [answer, setAnswer] = useState<Answer>('BUSY');
+  const [told, setTold] = useState('');
+  const [bad, setBad] = useState<{ line: number; text: string }[]>([]);
+  const [error, setError] = useState('');
+  const { data } = useBlocks(ofOffice, useSettled(text.trim(), TYPING_MS));
+  const mayChange = !ofOffice || me.role === 'administrator';
+
+  async function add(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const form = event.currentTarget;
+    const typed = new FormData(form);
+    const wanted = String(typed.get('what'));
+    try {
+      await block({ ofOffice, what: wanted, answer, note: String(typed.get('note')) });
+      setError('');
+      setTold(t('blocks.done', { name: wanted.trim() || t('blocks.withheld') }));
+      form.reset();
+    } catch (problem) {
+      setError(sentence(problem));
+    }
+  }
+
+  async function read(file: File) {
+    try {
+      const done = await blockFile(file, ofOffice, answer);
+      setTold(t('blocks.readIn', { count: done.added }));
+      setBad(done.bad);
+      setError('');
+    } catch (problem) {
+      setError(sentence(problem));
+    }
+  }
+
+  const answers = ANSWERS.map((each) => (
+    <option key={each} value={each}>
+      {t(`blocks.answers.${each}`)}
+    </option>
+  ));
+
+  return (
+    <Dialog title={t('blocks.title')} onClose={onClose} wide>
+      <div role="group" aria-label={t('rules.whose')} className="mb-3 flex gap-1">
+        {[false, true].map((each) => (
+          <button
+            key={String(each)}
+            type="button"
+            aria-pressed={ofOffice === each}
+            className={`btn btn-sm ${ofOffice === each ? 'btn-primary' : 'btn-plain'}`}
+            onClick={() => setOfOffice(each)}
+          >
+            {t(each ? 'blocks.office' : 'blocks.mine')}
+          </button>
+        ))}
+      </div>
+      {mayChange && (
+        <form
+          className="mb-4 grid items-end gap-2 sm:grid-cols-[1fr_10rem_10rem_auto]"
+          onSubmit={(event) => void add(event)}
+        >
+          <label className="text-sm">
+            {t('blocks.what')}
+            <input
+              type="text"
+              name="what"
+              maxLength={40}
+              defaultValue={what}
+              className="input input-sm bg-base-100 block w-full"
+            />
+          </label>
+          <label className="text-sm">
+            {t('blocks.answer')}
+            <select
+              className="select select-sm block w-full"
+              value={answer}
+              onChange={(event) => setAnswer(event.target.value as Answer)}
+            >
+              {answers}
+            </select>
+          </label>
+          <label className="text-sm">
+            {t('blocks.note')}
+            <input
+              type="text"
+              name="note"
+              maxLength={200}
+              className="input input-sm bg-base-100 block w-full"
+            />
+          </label>
+          <button type="submit" className="btn btn-sm btn-primary">
+            {t('blocks.add')}
+          </button>
+        </form>
+      )}
+      <p role="status" className="font-semibold">
+        {told}
+      </p>
+      <p role="alert" className="text-error font-semibold">
+        {error}
+      </p>
+      <ul className="text-error text-sm">
+        {bad.map((each) => (
+          <li key={each.line}>{t('blocks.bad', each)}</li>
+        ))}
+      </ul>
+      <div className="mt-2 mb-2 flex flex-wrap items-center gap-2">
+        <input
+          type="search"
+          aria-label={t('blocks.find')}
+          placeholder={t('blocks.find')}
+          maxLength={40}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          className="input input-sm bg-base-100 w-64"
+        />
+        {mayChange && (
+          <label className="btn btn-sm btn-plain focus-within:outline-2">
+            {t('blocks.file')}
+            <input
+              type="file"
+              aria-label={t('blocks.fileOf')}
+              accept=".csv,text/csv"
+              className="sr-only"
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                if (file) {
+                  void read(file);
+                }
+              }}
+            />
+          </label>
+        )}
+        {data && (
+          <span className="quiet text-sm">{t('rules.blockedNow', { count: data.count })}</span>
+        )}
+      </div>
+      {data?.blocks.length === 0 && <p className="quiet">{t('blocks.none')}</p>}
+      <ul aria-label={t('blocks.title')} className="max-h-72 overflow-y-auto">
+        {data?.blocks.map((each) => (
+          <li
+            key={each.id}
+            className="border-base-300 flex flex-wrap items-center gap-2 border-b py-1.5"
+          >
+            <span className="min-w-40 flex-1">
+              <span className="font-semibold">{inWords(each, t)}</span>{' '}
+              <span className="quiet text-sm">
+                {[
+                  each.note,
+                  each.last &&
+                    t('blocks.attempts', { count: each.attempts, time: dayAndTime(each.last) }),
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </span>
+            </span>
+            {mayChange && (
+              <>
+                <select
+                  aria-label={t('blocks.answerOf', { name: inWords(each, t) })}
+                  className="select select-sm w-44"
+                  value={each.answer}
+                  onChange={(event) =>
+                    void attempt(changeBlock(each, event.target.value as Answer))
+                  }
+                >
+                  {answers}
+                </select>
+                <button
+                  type="button"
+                  className="btn btn-sm btn-plain"
+                  aria-label={t('blocks.unblockName', { name: inWords(each, t) })}
+                  onClick={() => void attempt(unblock(each))}
+                >
+                  {t('blocks.unblock')}
+                </button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      {data && data.attempts.length > 0 && (
+        <section className="mt-4">
+          <h3 className="font-bold">{t('blocks.tried')}</h3>
+          <ul className="max-h-40 overflow-y-auto text-sm">
+            {data.attempts.map((each) => (
+              <li key={`${each.at}${each.who.name}`}>
+                <span className="quiet">{dayAndTime(each.at)}</span>{' '}
+                {nameOf(each.who, t('party.withheld'))}{' '}
+                <span className="quiet">
+                  {t('blocks.calledWhom', { name: nameOf(each.called, '') })}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </Dialog>
+  );
+}
+
+function inWords({ kind, shown, who }: BlockView, t: ReturnType<typeof useTranslation>['t']) {
+  if (kind === 'NUMBER') {
+    return who.name === shown ? shown : `${who.name} ${shown}`;
+  }
+  return kind === 'BEGINNING' ? t('blocks.beginning', { number: shown }) : t('blocks.withheld');
+}

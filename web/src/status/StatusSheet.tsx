@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../api/client';
+import type { NewStatus } from '../api/types';
+import { Dialog } from '../frame/Dialog';
+import { KeyCap } from '../frame/KeyCap';
+import { useKeys } from '../frame/keys';
+import { useNow } from '../live/now';
+import { Lamp } from '../people/Lamp';
+import { dayOf } from '../words/time';
+import { KINDS, type Kind, nextOpening, say, untilWhen, useOwnStatus } from './status';
+
+const ENDS = ['CHANGED', 'MIN30', 'HOUR1', 'HOUR2', 'OPENING', 'TIME'] as const;
+type End = (typeof ENDS)[number];
+
+const MINUTES: Partial<Record<End, number>> = { MIN30: 30, HOUR1: 60, HOUR2: 120 };
+
+/** Says what I am, by a digit; with words of mine and an end when I take the time. */
+export function StatusSheet({ onClose }: { onClose: () => void }) {
+  const { t } = useTranslation();
+  const own = useOwnStatus();
+  const [text, setText] = useState(own?.text ?? '');
+  const [end, setEnd] = useState<End>('CHANGED');
+  const [at, setAt] = useState({ day: dayOf(useNow()), time: '17:00' });
+  const [error, setError] = useState('');
+  const opens = useQuery({ queryKey: ['rules', 'next-opening'], queryFn: nextOpening }).data?.at;
+
+  const choose = useMemo(
+    () => async (kind: Kind) => {
+      const status: NewStatus = {
+        kind,
+        // Whoever is free again has said what there was to say.
+        text: kind === 'FREE' && text === own?.text ? '' : text,
+        minutes: MINUTES[end],
+        until: end === 'TIME' ? `${at.day}T${at.time}` : undefined,
+        untilOpening: end === 'OPENING',
+      };
+      try {
+        await say(status);
+        onClose();
+      } catch (problem) {
+        setError(sentence(problem));
+      }
+    },
+    [text, end, at, own, onClose],
+  );
+  useKeys(
+    useMemo(
+      () =>
+        KINDS.map((kind, index) => ({
+          key: String(index + 1),
+          always: true,
+          run: () => void choose(kind),
+        })),
+      [choose],
+    ),
+  );
+
+  return (
+    <Dialog title={t('status.title')} onClose={onClose}>
+      <div role="group" aria-label={t('status.choose')} className="flex flex-col gap-1.5">
+        {KINDS.map((kind, index) => (
+          <button
+            key={kind}
+            type="button"
+            aria-pressed={(own?.kind ?? 'FREE') === kind}
+            className={`btn btn-plain h-auto justify-start gap-3 py-2 text-left ${(own?.kind ?? 'FREE') === kind ? 'border-primary border-2' : ''}`}
+            onClick={() => void choose(kind)}
+          >
+            <Lamp lamp={kind} />
+            <span className="min-w-0 flex-1">
+              <span className="block font-semibold">{t(`lamp.${kind}`)}</span>
+              <span className="quiet block text-sm font-normal">{t(`status.says.${kind}`)}</span>
+            </span>
+            <KeyCap name={String(index + 1)} />
+          </button>
+        ))}
+      </div>
+      <div className="mt-4 grid gap-3 sm:grid-cols-2">
+        <label>
+          {t('status.text')}
+          <input
+            type="text"
+            maxLength={80}
+            placeholder={t('status.textHint')}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            className="input bg-base-100 mt-1 w-full"
+          />
+        </label>
+        <label>
+          {t('status.until')}
+          <select
+            className="select bg-base-100 mt-1 w-full"
+            value={end}
+            onChange={(event) => setEnd(event.target.value as End)}
+          >
+            {ENDS.filter((each) => each !== 'OPENING' || opens).map((each) => (
+              <option key={each} value={each}>
+                {t(`status.ends.${each}`, { time: opens ? untilWhen(opens) : '' })}
+              </option>
+            ))}
+          </select>
+        </label>
+        {end === 'TIME' && (
+          <fieldset className="flex gap-2 sm:col-span-2">
+            <legend className="sr-only">{t('status.untilTime')}</legend>
+            <input
+              type="date"
+              aria-label={t('followUp.day')}
+              className="input bg-base-100 w-40"
+              value={at.day}
+              onChange={(event) => setAt({ ...at, day: event.target.value })}
+            />
+            <input
+              type="time"
+              aria-label={t('followUp.time')}
+              className="input bg-base-100 w-32"
+              value={at.time}
+              onChange={(event) => setAt({ ...at, time: event.target.value })}
+            />
+          </fieldset>
+        )}
+      </div>
+      <p role="alert" className="text-error font-semibold">
+        {error}
+      </p>
+    </Dialog>
+  );
+}
