@@ -2,6 +2,7 @@ import { IconBellOff, IconDeviceDesktop, IconPlugConnectedX } from '@tabler/icon
 import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useLine } from '../live/line';
+import { useSummary } from '../rules/summary';
 import { useSound } from '../ring/sound';
 import { troubleOf, useSoundState } from '../sound/store';
 
@@ -15,6 +16,7 @@ export function DeviceChip() {
   const connection = useLine((line) => line.connection);
   const ringer = useSound();
   const { microphone, microphoneName, lost } = useSoundState();
+  const summary = useSummary();
   const [open, setOpen] = useState(false);
   const trouble = troubleOf(microphone) || (lost ? 'lost' : '');
   const state = connection !== 'live' ? 'noCalls' : ringer.blocked ? 'silent' : 'rings';
@@ -42,8 +44,13 @@ export function DeviceChip() {
             {t('device.thisComputer')}
             {microphoneName && <span className="font-normal opacity-80"> {microphoneName}</span>}
           </span>
-          <span role="status" className={`block text-xs ${wrong ? 'text-accent' : 'opacity-80'}`}>
-            {state === 'rings' && trouble ? t(`sound.short.${trouble}`) : t(`device.${state}`)}
+          <span
+            role="status"
+            className={`block max-w-44 truncate text-xs ${wrong ? 'text-accent' : 'opacity-80'}`}
+          >
+            {state === 'rings' && trouble
+              ? t(`sound.short.${trouble}`)
+              : (state === 'rings' && summary) || t(`device.${state}`)}
           </span>
         </span>
       </button>

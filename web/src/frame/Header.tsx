@@ -64,7 +64,8 @@ export function Header({ onKeys, onStatus }: Props) {
               }`
             }
           >
-            {t(tab.word)}
+            <span className={tab.short ? 'max-sm:hidden' : undefined}>{t(tab.word)}</span>
+            {tab.short && <span className="sm:hidden">{t(tab.short)}</span>}
             {tab.path === '/voicemail' && <Fresh />}
           </NavLink>
         ))}

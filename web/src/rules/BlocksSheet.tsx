@@ -99,7 +99,7 @@ export function BlocksSheet({ what, onClose }: Props) {
           <label className="text-sm">
             {t('blocks.answer')}
             <select
-              className="select select-sm block w-full"
+              className="select select-sm mt-0.5 flex w-full"
               value={answer}
               onChange={(event) => setAnswer(event.target.value as Answer)}
             >

@@ -51,27 +51,33 @@ export function Case({ when, rules, wanted, onKeep, onTake, onFirst }: Props) {
             </li>
           ))}
         </ul>
-        {!always && (
-          <p className="quiet text-sm">
-            {t(rules.mailbox ? 'rules.otherwise' : 'rules.otherwiseNone')}
-          </p>
-        )}
         {editing === 0 && (
           <RuleForm when={when} onKeep={onKeep} onDone={() => setEditing(undefined)} />
         )}
-        {rules.mayChange && editing === undefined && (
-          <button
-            type="button"
-            className="btn btn-xs btn-plain"
-            aria-label={t('rules.addFor', { case: name })}
-            onClick={() => setEditing(0)}
-          >
-            {t('rules.add')}
-          </button>
-        )}
+        <div className="flex flex-wrap items-center gap-2">
+          {!always && <span className="quiet text-sm">{t(`rules.${otherwise(when, rules)}`)}</span>}
+          {rules.mayChange && editing === undefined && (
+            <button
+              type="button"
+              className="btn btn-xs btn-plain ml-auto"
+              aria-label={t('rules.addFor', { case: name })}
+              onClick={() => setEditing(0)}
+            >
+              {t('rules.add')}
+            </button>
+          )}
+        </div>
       </div>
     </li>
   );
+}
+
+/** What happens in a case for which there is no rule. */
+function otherwise(when: Situation, rules: RulesView): string {
+  if (when === 'ALWAYS') {
+    return 'otherwiseOn';
+  }
+  return rules.mailbox ? 'otherwise' : 'otherwiseNone';
 }
 
 interface SentenceProps {

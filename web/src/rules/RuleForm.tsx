@@ -81,7 +81,7 @@ export function RuleForm({ when, rule, onKeep, onDone }: Props) {
           <select
             // eslint-disable-next-line jsx-a11y/no-autofocus -- it is what was just asked for
             autoFocus
-            className="select select-sm block w-52"
+            className="select select-sm mt-0.5 flex w-52"
             value={callers}
             onChange={(event) => setCallers(event.target.value as Callers)}
           >
@@ -108,7 +108,7 @@ export function RuleForm({ when, rule, onKeep, onDone }: Props) {
         <label className="text-sm">
           {t('rules.times.label')}
           <select
-            className="select select-sm block w-40"
+            className="select select-sm mt-0.5 flex w-40"
             value={times ? 'WEEK' : 'ALWAYS'}
             onChange={(event) => setTimes(event.target.value === 'WEEK' ? usual() : undefined)}
           >

@@ -34,7 +34,7 @@ export function TargetFields({ label, choices, chosen, onChange }: Props) {
       {t(word)}
       <select
         required
-        className="select select-sm block w-52"
+        className="select select-sm mt-0.5 flex w-52"
         value={dial}
         onChange={(event) => onChange({ choice, dial: event.target.value })}
       >
@@ -52,7 +52,7 @@ export function TargetFields({ label, choices, chosen, onChange }: Props) {
       <label className="text-sm">
         {label}
         <select
-          className="select select-sm block w-52"
+          className="select select-sm mt-0.5 flex w-52"
           value={choice}
           onChange={(event) => onChange({ choice: event.target.value as Choice, dial: '' })}
         >

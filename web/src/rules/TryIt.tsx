@@ -93,7 +93,7 @@ export function TryIt() {
         </label>
         <label className="text-sm">
           {t('tryIt.given.label')}
-          <select name="given" className="select block w-full">
+          <select name="given" className="select mt-0.5 flex w-full">
             {GIVEN.map((each) => (
               <option key={each} value={each}>
                 {t(`tryIt.given.${each}`)}

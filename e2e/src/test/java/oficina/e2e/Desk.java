@@ -24,7 +24,7 @@ final class Desk {
 
   /** Waits until the server tells this window what happens. */
   void isLive() {
-    assertThat(page.getByText("calls ring here")).isVisible();
+    assertThat(page.getByText("rings here")).isVisible();
     assertThat(person("Una Redfern").or(person("Tomasz Brill")).first()).isVisible();
   }
 

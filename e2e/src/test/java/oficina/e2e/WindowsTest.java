@@ -122,7 +122,7 @@ class WindowsTest {
     tomasz.button("End").click();
     ines.page.context().setOffline(false);
     ines.hasNoCalls();
-    assertThat(ines.page.getByText("calls ring here")).isVisible();
+    assertThat(ines.page.getByText("rings here")).isVisible();
   }
 
   @Test

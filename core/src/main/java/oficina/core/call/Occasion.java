@@ -19,13 +19,4 @@ public enum Occasion {
       default -> NO_ANSWER;
     };
   }
-
-  /** The cause that whoever called is told in the history. */
-  public Cause cause() {
-    return switch (this) {
-      case BUSY -> Cause.BUSY;
-      case AWAY -> Cause.NOT_SIGNED_IN;
-      case NO_ANSWER, CLOSED -> Cause.NO_ANSWER;
-    };
-  }
 }

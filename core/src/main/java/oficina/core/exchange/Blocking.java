@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.util.List;
 import oficina.core.blocking.Block;
 import oficina.core.call.Cause;
-import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
@@ -53,7 +52,7 @@ record Blocking(Draft draft) {
         if (draft.office.hasMailbox(call.called())) {
           Party.Mailbox mailbox = new Party.Mailbox(call.called());
           draft.found(Station.Kind.MAILBOX, mailbox);
-          new Mailboxes(draft).answer(call, mailbox, Occasion.NO_ANSWER, List.of());
+          new Mailboxes(draft).answer(call, mailbox, Cause.BLOCKED, List.of());
         } else {
           draft.fail(call.id(), Cause.BLOCKED, List.of());
         }

@@ -253,8 +253,7 @@ final class Draft {
 
     @Override
     public @Nullable Void of(Route.TakeMessage route) {
-      new Mailboxes(Draft.this)
-          .answer(call(call), route.mailbox(), route.occasion(), route.missedBy());
+      new Mailboxes(Draft.this).answer(call(call), route.mailbox(), route.why(), route.missedBy());
       return null;
     }
 

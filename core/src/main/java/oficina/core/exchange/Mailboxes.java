@@ -25,13 +25,21 @@ record Mailboxes(Draft draft) {
   /**
    * A mailbox answers a call that nobody takes.
    *
+   * @param why nobody does
    * @param missedBy employees who were wanted and were never rung
    */
-  void answer(Call call, Party.Mailbox mailbox, Occasion occasion, List<PersonId> missedBy) {
+  void answer(Call call, Party.Mailbox mailbox, Cause why, List<PersonId> missedBy) {
     Instant until = draft.now.plus(LONGEST_GREETING);
     draft.emit(
         new ExchangeEvent.MailboxAnswered(
-            call.id(), draft.now, call.nextLeg(), mailbox, occasion, missedBy, until));
+            call.id(),
+            draft.now,
+            call.nextLeg(),
+            mailbox,
+            Occasion.after(why),
+            why,
+            missedBy,
+            until));
   }
 
   // --- how far it is ----------------------------------------------------------------------------
@@ -127,7 +135,7 @@ record Mailboxes(Draft draft) {
       draft.clear(wanted.call().id(), there, Cause.TRANSFERRED);
     }
     Call now = draft.call(wanted.call().id());
-    answer(now, new Party.Mailbox(wanted.owner()), Occasion.after(why), List.of());
+    answer(now, new Party.Mailbox(wanted.owner()), why, List.of());
     return null;
   }
 

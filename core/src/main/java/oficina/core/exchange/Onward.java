@@ -2,7 +2,6 @@ package oficina.core.exchange;
 
 import java.util.List;
 import oficina.core.call.Cause;
-import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
@@ -130,7 +129,7 @@ record Onward(Draft draft) {
       }
       Party.Mailbox mailbox = new Party.Mailbox(step.owner());
       draft.found(Station.Kind.MAILBOX, mailbox);
-      new Mailboxes(draft).answer(call, mailbox, Occasion.after(why), missedBy);
+      new Mailboxes(draft).answer(call, mailbox, why, missedBy);
       return true;
     }
 

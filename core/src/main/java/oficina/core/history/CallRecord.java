@@ -154,8 +154,8 @@ public final class CallRecord {
     @Override
     public List<Part> of(MailboxAnswered e) {
       parties.put(e.leg(), e.mailbox());
-      inVain = inVain == null ? e.occasion().cause() : inVain;
-      return missed(e.missedBy(), e.occasion().cause(), e.at());
+      inVain = inVain == null ? e.why() : inVain;
+      return missed(e.missedBy(), e.why(), e.at());
     }
 
     @Override

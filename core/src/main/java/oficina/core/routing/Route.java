@@ -3,7 +3,6 @@ package oficina.core.routing;
 import java.time.Duration;
 import java.util.List;
 import oficina.core.call.Cause;
-import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 
@@ -60,10 +59,10 @@ public sealed interface Route {
   /**
    * A mailbox answers.
    *
+   * @param why nobody else does
    * @param missedBy employees who were wanted and were never rung
    */
-  record TakeMessage(Party.Mailbox mailbox, Occasion occasion, List<PersonId> missedBy)
-      implements Route {
+  record TakeMessage(Party.Mailbox mailbox, Cause why, List<PersonId> missedBy) implements Route {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

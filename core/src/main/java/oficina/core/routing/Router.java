@@ -2,7 +2,6 @@ package oficina.core.routing;
 
 import java.util.List;
 import oficina.core.call.Cause;
-import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.people.Group;
@@ -64,7 +63,7 @@ public record Router(Office office, Reach reach) implements Party.Cases<Route> {
   @Override
   public Route of(Party.Mailbox party) {
     return office.hasMailbox(party.owner())
-        ? new Route.TakeMessage(party, Occasion.NO_ANSWER, List.of())
+        ? new Route.TakeMessage(party, Cause.NO_ANSWER, List.of())
         : NOT_IN_USE;
   }
 

@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 public record RuleCheck(Office office) {
 
   private static final PersonId NOBODY_NAMED = new PersonId(-1);
-  private static final PhoneNumber NUMBER_NOT_NAMED = new PhoneNumber("+0");
+  private static final PhoneNumber NUMBER_NOT_NAMED = new PhoneNumber("+999000");
 
   /**
    * Something wrong with a rule.

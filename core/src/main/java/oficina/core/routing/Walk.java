@@ -8,7 +8,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import oficina.core.call.Cause;
-import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.people.Group;
@@ -275,9 +274,8 @@ public final class Walk {
     }
     diversions.add(new Diversion(from, to, why, rule));
     stations.add(new Station(Kind.MAILBOX, to, why, null, List.of(), null));
-    Occasion occasion =
-        why == Situation.OFF_DUTY && from.group() != null ? Occasion.CLOSED : why.occasion();
-    return new Route.TakeMessage((Party.Mailbox) to, occasion, wanted);
+    Cause cause = why == Situation.OFF_DUTY && from.group() != null ? Cause.CLOSED : why.cause();
+    return new Route.TakeMessage((Party.Mailbox) to, cause, wanted);
   }
 
   /** Rules of several people make a circle: whoever calls speaks with the front desk. */

@@ -415,6 +415,8 @@ public sealed interface ExchangeEvent {
   /**
    * A mailbox answers, and its greeting is played (Play Message of ECMA-269).
    *
+   * @param occasion which greeting is played
+   * @param why nobody else answers
    * @param missedBy employees who were wanted and were never rung
    * @param until when the greeting is over at the latest
    */
@@ -424,6 +426,7 @@ public sealed interface ExchangeEvent {
       int leg,
       Party.Mailbox mailbox,
       Occasion occasion,
+      Cause why,
       List<PersonId> missedBy,
       Instant until)
       implements OfCall {

@@ -28,7 +28,7 @@ enum EventKind {
   MERGED("Merged", 1, ExchangeEvent.Merged.class),
   DIGITS_SENT("DigitsSent", 1, ExchangeEvent.DigitsSent.class),
   FAILED("Failed", 1, ExchangeEvent.Failed.class),
-  MAILBOX_ANSWERED("MailboxAnswered", 1, ExchangeEvent.MailboxAnswered.class),
+  MAILBOX_ANSWERED("MailboxAnswered", 2, ExchangeEvent.MailboxAnswered.class),
   RECORDING_BEGAN("RecordingBegan", 1, ExchangeEvent.RecordingBegan.class),
   MESSAGE_HEARD("MessageHeard", 1, ExchangeEvent.MessageHeard.class),
   RECORDING_ENDED("RecordingEnded", 1, ExchangeEvent.RecordingEnded.class),

@@ -1,6 +1,8 @@
 package oficina.server.journal;
 
 import java.util.List;
+import oficina.core.call.Cause;
+import oficina.core.call.Occasion;
 import oficina.server.json.CoreJson;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
@@ -20,7 +22,8 @@ final class Upcasters {
           new Upcaster(EventKind.ORIGINATED, 2, Upcasters::noWays),
           new Upcaster(EventKind.NETWORK_REACHED, 1, Upcasters::callerIdOfTheCall),
           new Upcaster(EventKind.SENT_ON, 1, Upcasters::waysInsteadOfStage),
-          new Upcaster(EventKind.PARKED, 1, Upcasters::waysInsteadOfComeBacks));
+          new Upcaster(EventKind.PARKED, 1, Upcasters::waysInsteadOfComeBacks),
+          new Upcaster(EventKind.MAILBOX_ANSWERED, 1, Upcasters::whyByOccasion));
 
   /**
    * Version 1 called it announcing, too, when somebody was taken aside. Then the very next event of
@@ -74,6 +77,17 @@ final class Upcasters {
     back(ways, parking.get("by"));
     frontDesk(ways);
     waitsOn(ways, parking.get("by"), comeBacks + 1);
+  }
+
+  /** Version 1 said why nobody answered only by which greeting was played. */
+  private static void whyByOccasion(ObjectNode body, @Nullable StoredEvent next) {
+    Cause why =
+        switch (Occasion.valueOf(body.get("occasion").asString())) {
+          case BUSY -> Cause.BUSY;
+          case AWAY -> Cause.NOT_SIGNED_IN;
+          case NO_ANSWER, CLOSED -> Cause.NO_ANSWER;
+        };
+    body.put("why", why.name());
   }
 
   private static void waitsOn(ArrayNode ways, JsonNode parker, int comeBacks) {

@@ -1,0 +1,31 @@
+import { useQuery } from '@tanstack/react-query';
+import { useTranslation } from 'react-i18next';
+import { get } from '../api/client';
+import type { RulesView, RuleView } from '../api/types';
+import { nameOf } from '../calls/order';
+
+/** Of every caller, at this moment. */
+const forAll = (rule: RuleView) => rule.callers.kind === 'ANYBODY' && rule.holds;
+
+/** What becomes of calls to me, in one line; empty until it is known. */
+export function useSummary(): string {
+  const { t } = useTranslation();
+  const { data } = useQuery({
+    queryKey: ['rules', 'of', 0],
+    queryFn: () => get<RulesView>('/api/rules'),
+  });
+  if (!data) {
+    return '';
+  }
+  const target = ({ to }: RuleView) => (to.party ? nameOf(to.party, '') : t(`summary.${to.kind}`));
+  const everything = data.rules.find((each) => each.when === 'ALWAYS' && forAll(each));
+  if (everything && everything.to.kind !== 'RING') {
+    return t('summary.everything', { target: target(everything) });
+  }
+  const then = data.rules.find((each) => each.when === 'NO_ANSWER' && forAll(each));
+  const [first] = data.rings;
+  return t('summary.rings', {
+    seconds: first?.seconds ?? data.ringSeconds,
+    then: then ? target(then) : t(data.mailbox ? 'summary.VOICEMAIL' : 'summary.none'),
+  });
+}
