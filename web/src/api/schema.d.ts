@@ -6079,6 +6079,7 @@ export interface operations {
         parameters: {
             query?: {
                 onlyNew?: boolean;
+                blocked?: boolean;
                 text?: string;
                 before?: string;
             };

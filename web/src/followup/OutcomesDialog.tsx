@@ -7,7 +7,7 @@ import { keepOutcomes, outcomes } from './followUps';
 export function OutcomesDialog({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const { data } = useQuery({ ...outcomes, staleTime: 0, gcTime: 0 });
+  const { data } = useQuery({ ...outcomes, gcTime: 0 });
   return (
     data && (
       <LinesDialog

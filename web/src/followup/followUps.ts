@@ -48,7 +48,6 @@ export async function done({ id, what }: FollowUpView) {
 export const outcomes = queryOptions({
   queryKey: ['outcomes'],
   queryFn: () => get<string[]>('/api/outcomes'),
-  staleTime: 60_000,
 });
 
 export const useOutcomes = () => useQuery(outcomes).data ?? [];

@@ -9,7 +9,7 @@ import { useSettled } from '../live/useSettled';
 import { Leaving } from './Leaving';
 import { Letter } from './Letter';
 import { Tray } from './Tray';
-import { heard, pageOf, remove } from './messages';
+import { type Which, heard, pageOf, remove } from './messages';
 
 const GreetingsSheet = lazy(() =>
   import('./GreetingsSheet').then((it) => ({ default: it.GreetingsSheet })),
@@ -21,7 +21,7 @@ const TYPING_MS = 150;
 /** Messages that were left for me and my groups: the tray at the left, the open letter at the right. */
 export function Voicemail() {
   const { t } = useTranslation();
-  const [onlyNew, setOnlyNew] = useState(false);
+  const [which, setWhich] = useState<Which>('all');
   const [text, setText] = useState('');
   const [address, setAddress] = useSearchParams();
   const open = Number(address.get('message')) || undefined;
@@ -30,7 +30,7 @@ export function Voicemail() {
   const [greetings, setGreetings] = useState(false);
   const wanted = useSettled(text.trim(), TYPING_MS);
   const { data, error, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery({
-    ...pageOf(onlyNew, wanted),
+    ...pageOf(which, wanted),
     placeholderData: keepPreviousData,
   });
   const messages = useMemo(() => data?.pages.flatMap((page) => page.messages) ?? [], [data]);
@@ -57,15 +57,15 @@ export function Voicemail() {
       <h1 className="sr-only">{t('tab.voicemail')}</h1>
       <div className="mb-3 flex flex-wrap items-center gap-2">
         <div role="group" aria-label={t('voicemail.which')} className="flex gap-1">
-          {[false, true].map((each) => (
+          {(['all', 'new', 'blocked'] as const).map((each) => (
             <button
-              key={String(each)}
+              key={each}
               type="button"
-              aria-pressed={onlyNew === each}
-              className={`btn btn-sm ${onlyNew === each ? 'btn-primary' : 'btn-plain'}`}
-              onClick={() => setOnlyNew(each)}
+              aria-pressed={which === each}
+              className={`btn btn-sm ${which === each ? 'btn-primary' : 'btn-plain'}`}
+              onClick={() => setWhich(each)}
             >
-              {each ? t('voicemail.new', { count: fresh }) : t('voicemail.all')}
+              {t(`voicemail.${each}`, { count: fresh })}
             </button>
           ))}
         </div>
@@ -127,7 +127,7 @@ export function Voicemail() {
           {isPending && <p className="quiet p-4">{t('loading')}</p>}
           {data && messages.length === 0 && (
             <p className="quiet p-4">
-              {t(text || onlyNew ? 'voicemail.noneFound' : 'voicemail.none')}
+              {t(text || which !== 'all' ? 'voicemail.noneFound' : 'voicemail.none')}
             </p>
           )}
           <Tray

@@ -19,12 +19,20 @@ export function useNewMessages(): VoicemailPage | undefined {
   }).data;
 }
 
-export function pageOf(onlyNew: boolean, text: string) {
+/** Which messages: all, those that nobody has heard, or those of callers who are blocked. */
+export type Which = 'all' | 'new' | 'blocked';
+
+export function pageOf(which: Which, text: string) {
   return {
-    queryKey: [KEY, 'page', onlyNew, text],
+    queryKey: [KEY, 'page', which, text],
     queryFn: ({ pageParam }: { pageParam: string }) =>
       get<VoicemailPage>(
-        `/api/voicemail?${new URLSearchParams({ onlyNew: String(onlyNew), text, before: pageParam })}`,
+        `/api/voicemail?${new URLSearchParams({
+          onlyNew: String(which === 'new'),
+          blocked: String(which === 'blocked'),
+          text,
+          before: pageParam,
+        })}`,
       ),
     initialPageParam: '',
     getNextPageParam: (last: VoicemailPage) => last.next ?? undefined,

@@ -33,6 +33,7 @@ public final class Main {
         System.getProperty("os.arch"),
         System.getProperty("java.version"));
     exchange();
+    Routing.measure();
     new OfficeDay().run();
 
     long started = System.nanoTime();

@@ -30,6 +30,9 @@ class PermissionsOverHttpTest {
           "GET /api/office/hold-music",
           "PUT /api/office/hold-music",
           "DELETE /api/office/hold-music",
+          "PUT /api/office/opening",
+          "PUT /api/office/holidays",
+          "PUT /api/office/outcomes",
           "PUT /api/outside/callers");
   private static final Set<String> FOR_THE_STARTER =
       Set.of(

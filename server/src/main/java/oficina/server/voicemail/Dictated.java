@@ -2,7 +2,6 @@ package oficina.server.voicemail;
 
 import java.util.List;
 import java.util.Optional;
-import oficina.core.history.ToReturn;
 import oficina.server.keeping.Dictation;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundStore;
@@ -51,6 +50,6 @@ class Dictated implements Dictation {
         words == null
             ? messages.transcribed(id, MessageStore.TranscriptState.NONE, List.of())
             : messages.transcribed(id, MessageStore.TranscriptState.DONE, words.get(0));
-    pushes.voicemailChanged(office.now().people(ToReturn.partyOf(mailbox)));
+    pushes.voicemailChanged(office.now().people(Trays.owner(mailbox)));
   }
 }

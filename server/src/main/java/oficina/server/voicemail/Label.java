@@ -4,6 +4,7 @@ import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Whose message something recorded is.
@@ -11,8 +12,10 @@ import oficina.core.history.ToReturn;
  * @param leg the connection of the mailbox within the call
  * @param owner whose mailbox it is: an employee, or the members of a group
  * @param began when the recording began
+ * @param tray {@link Trays#BLOCKED} when it is kept apart; null otherwise
  */
-record Label(CallId call, int leg, Party owner, Party caller, Instant began) {
+record Label(
+    CallId call, int leg, Party owner, Party caller, Instant began, @Nullable String tray) {
 
   /** The one name of what was recorded there. */
   String place() {
@@ -23,9 +26,9 @@ record Label(CallId call, int leg, Party owner, Party caller, Instant began) {
     return call.value() + "." + leg;
   }
 
-  /** What the mailbox is called, as the list of calls to return of the same owner. */
+  /** What the mailbox is called. */
   String mailbox() {
-    return mailbox(owner);
+    return tray == null ? mailbox(owner) : Trays.apart(mailbox(owner));
   }
 
   static String mailbox(Party owner) {

@@ -36,7 +36,8 @@ public class LeftBefore {
    */
   public void file(
       Party owner, Party caller, Instant began, short[] samples, @Nullable PersonId heardBy) {
-    Label label = new Label(new CallId("before-" + UUID.randomUUID()), 1, owner, caller, began);
+    Label label =
+        new Label(new CallId("before-" + UUID.randomUUID()), 1, owner, caller, began, null);
     long id = messages.add(label, KeptSound.keep(samples, samples.length));
     if (heardBy != null) {
       messages.heard(id, List.of(label.mailbox()), heardBy, began.plusSeconds(1_800));

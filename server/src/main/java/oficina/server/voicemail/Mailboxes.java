@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
@@ -33,6 +34,9 @@ class Mailboxes implements ExchangeListener {
   private final MessageSpool spool;
   private final MessageFiling filing;
   private final Map<EndId.Machine, MailboxEnd> ends = new HashMap<>();
+
+  /** Those that answer callers who are blocked. */
+  private final Set<EndId.Machine> blocked = new HashSet<>();
 
   Mailboxes(
       SoundEngine engine,
@@ -100,6 +104,9 @@ class Mailboxes implements ExchangeListener {
 
     @Override
     public @Nullable Void of(ExchangeEvent.MailboxAnswered e) {
+      if (e.why() == Cause.BLOCKED) {
+        blocked.add(new EndId.Machine(e.call(), e.leg()));
+      }
       attach(
           new EndId.Machine(e.call(), e.leg()),
           greetings.spoken(e.mailbox().owner(), e.occasion()));
@@ -111,9 +118,11 @@ class Mailboxes implements ExchangeListener {
       Connection caller = after.opposite(e.leg());
       Party who = caller == null ? after.caller() : caller.party();
       Party owner = after.leg(e.leg()).party().mailboxOf();
-      Label label = new Label(e.call(), e.leg(), owner, who, e.at());
+      EndId.Machine id = new EndId.Machine(e.call(), e.leg());
+      String tray = blocked.contains(id) ? Trays.BLOCKED : null;
+      Label label = new Label(e.call(), e.leg(), owner, who, e.at(), tray);
       spool.begin(label.place(), label);
-      MailboxEnd end = ends.get(new EndId.Machine(e.call(), e.leg()));
+      MailboxEnd end = ends.get(id);
       if (end != null) {
         end.record();
       }
@@ -138,6 +147,7 @@ class Mailboxes implements ExchangeListener {
     public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
       EndId.Machine id = new EndId.Machine(e.call(), e.leg());
       MailboxEnd end = ends.remove(id);
+      blocked.remove(id);
       if (end != null) {
         engine.detach(id, end);
       }

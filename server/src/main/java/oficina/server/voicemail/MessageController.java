@@ -75,14 +75,19 @@ class MessageController {
     this.clock = clock;
   }
 
+  /** All trays of the person's mailboxes. */
   private List<String> mine(Employee me) {
+    return Trays.both(mailboxes(me));
+  }
+
+  private List<String> mailboxes(Employee me) {
     return ToReturn.listsOf(me.id(), office.directory());
   }
 
   /** Everybody who hears this mailbox has it before them as it is now. */
   private void changed(Collection<String> mailboxes) {
     Set<PersonId> people = new HashSet<>();
-    mailboxes.forEach(each -> people.addAll(office.now().people(ToReturn.partyOf(each))));
+    mailboxes.forEach(each -> people.addAll(office.now().people(Trays.owner(each))));
     pushes.voicemailChanged(people);
   }
 
@@ -101,21 +106,23 @@ class MessageController {
   record VoicemailPage(
       List<MessageView> messages, int fresh, @Schema(nullable = true) @Nullable String next) {}
 
-  /** Messages, latest first. */
+  /** Messages, latest first; those of callers who are blocked are in a tray of their own. */
   @GetMapping
   VoicemailPage page(
       @AuthenticationPrincipal Employee me,
       @RequestParam(defaultValue = "false") boolean onlyNew,
+      @RequestParam(defaultValue = "false") boolean blocked,
       @RequestParam(defaultValue = "") @Size(max = 100) String text,
       @RequestParam(defaultValue = "") String before) {
-    List<String> mine = mine(me);
-    int fresh = messages.count(mine);
+    List<String> mailboxes = mailboxes(me);
+    int fresh = messages.count(mailboxes);
     List<String> words = SearchWords.wanted(text);
     if (words.isEmpty() && !text.isBlank()) {
       return new VoicemailPage(List.of(), fresh, null); // nothing that could be found
     }
     List<MessageStore.Message> found =
-        messages.page(mine, onlyNew, words, cursor(before), PAGE + 1);
+        messages.page(
+            blocked ? Trays.apart(mailboxes) : mailboxes, onlyNew, words, cursor(before), PAGE + 1);
     boolean more = found.size() > PAGE;
     List<MessageStore.Message> shown = more ? found.subList(0, PAGE) : found;
     MessageStore.Message last = more ? shown.get(PAGE - 1) : null;

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.Party;
-import oficina.core.history.ToReturn;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.SpokenNumbers;
 import oficina.core.people.PersonId;
@@ -82,7 +81,7 @@ class MessageViews {
       List<Spoken> numbers) {}
 
   MessageView view(MessageStore.Message message, PersonId viewer) {
-    Party owner = ToReturn.partyOf(message.mailbox());
+    Party owner = Trays.owner(message.mailbox());
     return new MessageView(
         message.id(),
         parties.view(message.caller(), viewer),
