@@ -46,7 +46,7 @@ export function DeviceChip() {
           </span>
           <span
             role="status"
-            className={`block max-w-44 truncate text-xs ${wrong ? 'text-accent' : 'opacity-80'}`}
+            className={`block max-w-44 truncate text-xs max-sm:max-w-24 ${wrong ? 'text-accent' : 'opacity-80'}`}
           >
             {state === 'rings' && trouble
               ? t(`sound.short.${trouble}`)

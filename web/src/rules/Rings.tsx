@@ -42,7 +42,13 @@ export function Rings({ rules, onKeep }: Props) {
           {t(people ? 'rules.ringsAlone' : 'rules.ringsLine', { seconds: ringSeconds })}
         </p>
         {mayChange && people && (
-          <AddRing index={0} open={editing === 0} setOpen={setEditing} onKeep={put} />
+          <AddRing
+            index={0}
+            own={owner.dial ?? ''}
+            open={editing === 0}
+            setOpen={setEditing}
+            onKeep={put}
+          />
         )}
       </div>
     );
@@ -94,6 +100,7 @@ export function Rings({ rules, onKeep }: Props) {
       {mayChange && (
         <AddRing
           index={rings.length}
+          own={owner.dial ?? ''}
           open={editing === rings.length}
           setOpen={setEditing}
           onKeep={put}
@@ -105,18 +112,19 @@ export function Rings({ rules, onKeep }: Props) {
 
 interface AddProps {
   index: number;
+  own: string;
   open: boolean;
   setOpen: (index?: number) => void;
   onKeep: (index: number, ring: Ring) => Promise<unknown>;
 }
 
-function AddRing({ index, open, setOpen, onKeep }: AddProps) {
+function AddRing({ index, own, open, setOpen, onKeep }: AddProps) {
   const { t } = useTranslation();
   return open ? (
     <RingForm
       who=""
       seconds={15}
-      own=""
+      own={own}
       onKeep={(ring) => onKeep(index, ring)}
       onDone={() => setOpen()}
     />

@@ -1,9 +1,11 @@
 package oficina.bench;
 
+import java.io.IOException;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
+import oficina.server.ServerProcess;
 import oficina.server.TestDatabase;
 
 /** More people than the demo office has, in the database of a measurement. */
@@ -44,5 +46,20 @@ final class BenchOffice {
         insert.execute();
       }
     }
+  }
+
+  /** A server of its own, at which so many of these people can have pages from one machine. */
+  static ServerProcess server(int people) throws SQLException, IOException {
+    ServerProcess server =
+        new ServerProcess(
+            "--oficina.demo=true",
+            "--oficina.demo-past=false",
+            "--oficina.limits.sockets-per-person=50",
+            "--oficina.limits.sockets-per-origin=2000");
+    server.start();
+    addPeople(server.database(), people);
+    server.kill();
+    server.start();
+    return server;
   }
 }

@@ -55,6 +55,7 @@ public final class Main {
     Recordings.measure(server);
     BigHistory.measure(server);
     KilledToLive.measure();
+    StatusToScreens.measure();
     Siege.measure();
     row("script of the first page, gzip (aim 160 kB)", "%.0f kB", scriptBytes() / 1000.0);
     System.exit(0);

@@ -44,16 +44,7 @@ final class Siege {
   }
 
   static void measure() throws SQLException, IOException, InterruptedException {
-    try (ServerProcess server =
-        new ServerProcess(
-            "--oficina.demo=true",
-            "--oficina.demo-past=false",
-            "--oficina.limits.sockets-per-person=50",
-            "--oficina.limits.sockets-per-origin=2000")) {
-      server.start();
-      BenchOffice.addPeople(server.database(), PEOPLE);
-      server.kill();
-      server.start();
+    try (ServerProcess server = BenchOffice.server(PEOPLE)) {
       Siege siege = new Siege(server);
       siege.everybodyTalks();
       siege.run("in quiet", () -> {});

@@ -130,6 +130,7 @@ class Shots {
     ines.button("Have it written down").click();
     writtenDown(ines);
     take(ines.page, "recordings");
+    callRules(ines);
     ines.open("Voicemail");
     Locator tray =
         ines.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Messages"));
@@ -163,5 +164,45 @@ class Shots {
     page.screenshot(
         new Page.ScreenshotOptions()
             .setPath(Path.of(System.getProperty("oficina.shots"), name + ".png")));
+  }
+
+  /** Some rules that somebody at a front desk would have, and a call that is tried. */
+  private static void callRules(Desk desk) {
+    desk.open("Call rules");
+    rule(desk, "Do not disturb", "Harbour Control, Mirela Stanton", "RING", "");
+    rule(desk, "I am on a call", "", "LINE", "Front desk");
+    rule(desk, "Nobody answers", "", "PERSON", "Rufus Adeyemi");
+    desk.page.getByLabel("Who calls").fill("0151 496 0177");
+    desk.page.getByLabel("And if").selectOption("ON_A_CALL");
+    desk.page
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Try it"))
+        .getByRole(AriaRole.BUTTON)
+        .click();
+    desk.page
+        .getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("The way it would go"))
+        .waitFor();
+    take(desk.page, "call-rules");
+  }
+
+  private static void rule(Desk desk, String when, String callers, String to, String whom) {
+    desk.button("Add a rule for: " + when).click();
+    if (!callers.isEmpty()) {
+      choose(desk, "Whose calls", "CHOSEN");
+      desk.page
+          .getByLabel("Names, extensions, numbers or companies, with commas between")
+          .fill(callers);
+    }
+    choose(desk, "Where they go", to);
+    if (!whom.isEmpty()) {
+      choose(desk, to.equals("LINE") ? "Line" : "Colleague", whom);
+    }
+    desk.button("Keep the rule").click();
+    desk.button("Add a rule for: " + when).waitFor();
+  }
+
+  private static void choose(Desk desk, String label, String option) {
+    desk.page
+        .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(label).setExact(true))
+        .selectOption(option);
   }
 }

@@ -34,6 +34,8 @@ public final class Client implements AutoCloseable {
   private volatile long lastPushAt;
   private volatile CompletableFuture<Integer> closed = new CompletableFuture<>();
 
+  private String window = "";
+
   public Client(String address) {
     this.address = address;
   }
@@ -199,13 +201,19 @@ public final class Client implements AutoCloseable {
     return await(push -> push.has("calls") && push.has("people"));
   }
 
+  /** The same as another window of the person's. */
+  public JsonNode connect(String device) {
+    window = "?device=" + device;
+    return connect();
+  }
+
   private void open() {
     closed = new CompletableFuture<>();
     CompletableFuture<Integer> mine = closed;
     socket =
         http.newWebSocketBuilder()
             .buildAsync(
-                URI.create(address.replace("http:", "ws:") + "/api/push"),
+                URI.create(address.replace("http:", "ws:") + "/api/push" + window),
                 new WebSocket.Listener() {
                   private final StringBuilder text = new StringBuilder();
                   private CompletableFuture<?> answered = CompletableFuture.completedFuture(null);

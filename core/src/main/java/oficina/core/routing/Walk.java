@@ -18,6 +18,7 @@ import oficina.core.routing.Station.Kind;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Caller;
 import oficina.core.rules.Destination;
+import oficina.core.rules.Moment;
 import oficina.core.rules.Rule;
 import oficina.core.rules.Situation;
 import org.jspecify.annotations.Nullable;
@@ -35,7 +36,7 @@ public final class Walk {
   private final Router router;
   private final Reach reach;
   private final Caller caller;
-  private final Instant now;
+  private final Moment now;
   private final boolean sentOn;
   private final Set<Party> passed = new LinkedHashSet<>();
   private int steps;
@@ -59,7 +60,7 @@ public final class Walk {
     this.router = router;
     this.reach = router.reach();
     this.caller = caller;
-    this.now = now;
+    this.now = new Moment(now, office.directions().opening());
     this.steps = steps;
     this.sentOn = sentOn;
     before.forEach(each -> passed.add(each.from()));
@@ -153,27 +154,27 @@ public final class Walk {
 
   /** What this person is in now, in the order in which it matters. */
   private Set<Situation> of(Person person, Party me) {
-    Set<Situation> now = EnumSet.of(Situation.ALWAYS);
+    Set<Situation> found = EnumSet.of(Situation.ALWAYS);
     CallRules rules = office.directions().rulesOf(me);
     Status.Kind status = reach.status(person.id());
     if (status == Status.Kind.DO_NOT_DISTURB) {
-      now.add(Situation.DO_NOT_DISTURB);
+      found.add(Situation.DO_NOT_DISTURB);
     }
     if (status == Status.Kind.OFF_DUTY || closed(rules)) {
-      now.add(Situation.OFF_DUTY);
+      found.add(Situation.OFF_DUTY);
     }
     boolean here = reach.hasDevice(person.id());
     boolean othersRing = rules.rings().stream().anyMatch(each -> !each.who().equals(List.of(me)));
     if (status == Status.Kind.AWAY || (!here && !othersRing)) {
-      now.add(Situation.NOT_THERE);
+      found.add(Situation.NOT_THERE);
     } else if (here && !reach.takesCalls(person.id())) {
-      now.add(Situation.BUSY);
+      found.add(Situation.BUSY);
     }
-    return now;
+    return found;
   }
 
   private boolean closed(CallRules rules) {
-    return rules.hours() != null && !office.directions().opening().covers(rules.hours(), this.now);
+    return rules.hours() != null && !now.in(rules.hours());
   }
 
   // --- lines ------------------------------------------------------------------------------------
@@ -212,15 +213,19 @@ public final class Walk {
   // --- rules ------------------------------------------------------------------------------------
 
   private @Nullable Rule rule(Party owner, Situation situation) {
-    Set<String> companies =
-        caller.number() == null
-            ? Set.of()
-            : office.directions().book().companies(caller.number(), owner.employee());
-    return office
-        .directions()
-        .rulesOf(owner)
-        .first(
-            situation, new Caller(caller.party(), companies), now, office.directions().opening());
+    CallRules rules = office.directions().rulesOf(owner);
+    return rules.rules().isEmpty() ? null : rules.first(situation, knownTo(owner, rules), now);
+  }
+
+  /** The caller, with the companies by which this owner's rules may mean them. */
+  private Caller knownTo(Party owner, CallRules rules) {
+    boolean byCompany =
+        caller.number() != null
+            && rules.rules().stream().anyMatch(rule -> !rule.callers().companies().isEmpty());
+    return byCompany
+        ? new Caller(
+            caller.party(), office.directions().book().companies(caller.number(), owner.employee()))
+        : caller;
   }
 
   /**

@@ -1,7 +1,6 @@
 package oficina.core.rules;
 
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import oficina.core.call.Party;
 import org.jspecify.annotations.Nullable;
@@ -34,12 +33,12 @@ public record CallRules(List<Rule> rules, List<Ring> rings, @Nullable Timetable 
   }
 
   /** The rule that says where this caller goes in this situation; null when none does. */
-  public @Nullable Rule first(Situation when, Caller caller, Instant now, Opening opening) {
+  public @Nullable Rule first(Situation when, Caller caller, Moment now) {
     for (Rule rule : rules) {
       if (rule.when() == when
-          && (rule.until() == null || rule.until().isAfter(now))
           && rule.callers().include(caller)
-          && (rule.times() == null || opening.covers(rule.times(), now))) {
+          && !now.after(rule.until())
+          && (rule.times() == null || now.in(rule.times()))) {
         return rule;
       }
     }

@@ -3,9 +3,9 @@ package oficina.core.rules;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -59,7 +59,11 @@ public record Timetable(
 
   /** Whether this moment is in it. */
   public boolean covers(Instant at, ZoneId zone, Set<LocalDate> officeHolidays) {
-    ZonedDateTime there = at.atZone(zone);
+    return covers(LocalDateTime.ofInstant(at, zone), officeHolidays);
+  }
+
+  /** The same of what the clocks of the office show. */
+  boolean covers(LocalDateTime there, Set<LocalDate> officeHolidays) {
     LocalDate today = there.toLocalDate();
     LocalTime time = there.toLocalTime();
     if (spans.isEmpty()) {
