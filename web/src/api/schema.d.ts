@@ -2768,6 +2768,8 @@ export interface components {
             device: string;
             /** @enum {string} */
             callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
+            /** Format: int64 */
+            line?: number;
         };
         NewContactBody: {
             own: boolean;

@@ -9,9 +9,13 @@ export type Action = CallView['actions'][number];
 /** What a called outsider is shown. */
 export type CallerId = NonNullable<NewCall['callerId']>;
 
+/** The same, or a line of mine on which the call goes out. */
+export type ShownAs = CallerId | number;
+
 /** Places a call to an extension, a number, or a text with a number in it. */
-export function placeCall(to: string, callerId?: CallerId): Promise<{ id: string }> {
-  return post<{ id: string }>('/api/calls', { to, device, callerId });
+export function placeCall(to: string, shown?: ShownAs): Promise<{ id: string }> {
+  const as = typeof shown === 'number' ? { line: shown } : { callerId: shown };
+  return post<{ id: string }>('/api/calls', { to, device, ...as });
 }
 
 /** Tells of a refusal as a notice. */

@@ -1,15 +1,22 @@
 import { useTranslation } from 'react-i18next';
-import type { CallerId } from '../calls/services';
+import type { LineView } from '../api/types';
+import type { CallerId, ShownAs } from '../calls/services';
 import { usePreferences } from '../preferences/preferences';
 
-interface Props {
+interface Props<T extends ShownAs> {
   /** What has been chosen for this call; otherwise what one has chosen for all. */
-  value?: CallerId;
-  onChoose: (callerId: CallerId) => void;
+  value?: T;
+  /** Lines of mine that it can go out on; none where that makes no sense. */
+  lines?: LineView[];
+  onChoose: (shown: T) => void;
 }
 
 /** What the called outsider of this one call is shown. */
-export function CallerIdSelect({ value, onChoose }: Props) {
+export function CallerIdSelect<T extends ShownAs = CallerId>({
+  value,
+  lines = [],
+  onChoose,
+}: Props<T>) {
   const { t } = useTranslation();
   const usual = usePreferences().preference?.callerId ?? 'DIRECT';
   return (
@@ -17,11 +24,16 @@ export function CallerIdSelect({ value, onChoose }: Props) {
       aria-label={t('callerId.label')}
       className="select select-sm w-40 max-sm:w-24"
       value={value ?? usual}
-      onChange={(event) => onChoose(event.target.value as CallerId)}
+      onChange={({ target }) => onChoose((Number(target.value) || target.value) as T)}
     >
       {(['DIRECT', 'OFFICE', 'WITHHELD'] as const).map((each) => (
         <option key={each} value={each}>
           {t(`callerId.${each}`)}
+        </option>
+      ))}
+      {lines.map((line) => (
+        <option key={line.id} value={line.id}>
+          {t('callerId.line', { name: line.name })}
         </option>
       ))}
     </select>

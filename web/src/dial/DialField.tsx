@@ -3,10 +3,11 @@ import { useCallback, useId, useMemo, useState, type KeyboardEvent } from 'react
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import { activeCall } from '../calls/order';
-import { type CallerId, placeCall } from '../calls/services';
+import { type ShownAs, placeCall } from '../calls/services';
 import { useCallStore, useCalls } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
+import { useLines } from '../lines/lines';
 import { useOnce } from '../live/useOnce';
 import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
@@ -26,7 +27,8 @@ export function DialField() {
   const [chosen, setChosen] = useState(0);
   const [keypad, setKeypad] = useState(false);
   const [error, setError] = useState('');
-  const [callerId, setCallerId] = useState<CallerId>();
+  const [callerId, setCallerId] = useState<ShownAs>();
+  const lines = useLines().filter((each) => each.mine);
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
   const sendsDigits = useCallStore(
@@ -165,8 +167,9 @@ export function DialField() {
           </button>
         )}
         {options[chosen]?.kind === 'number' && (
-          <CallerIdSelect
+          <CallerIdSelect<ShownAs>
             value={callerId}
+            lines={lines}
             onChoose={(chosenId) => {
               setCallerId(chosenId);
               focus();

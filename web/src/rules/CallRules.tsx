@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, lazy, useState, type ReactNode } from 'react';
+import { Suspense, lazy, useEffect, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { sentence } from '../api/client';
@@ -64,18 +64,14 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
   const [address, setAddress] = useSearchParams();
   const wanted = Number(address.get('rule')) || undefined;
   const blocks = useBlocks(false, '').data;
+  useEffect(() => {
+    document.getElementById(`rule-${wanted}`)?.scrollIntoView({ block: 'center' });
+  }, [wanted]);
   const group = line !== undefined;
 
   const keep = (change: (body: RulesBody) => RulesBody) => keepRules(change(bodyOf(rules)), line);
   const keepRule = (rule: RuleBody) =>
-    keep((body) => ({
-      ...body,
-      rules: body.rules.some((each) => each.id === rule.id && rule.id > 0)
-        ? body.rules.map((each) => (each.id === rule.id ? rule : each))
-        : rule.when === 'ALWAYS'
-          ? [rule, ...body.rules]
-          : [...body.rules, rule],
-    }));
+    keep((body) => ({ ...body, rules: placed(rule, body.rules) }));
   const take = (id: number) =>
     void attempt(keep((body) => ({ ...body, rules: body.rules.filter((each) => each.id !== id) })));
   const first = (id: number) =>
@@ -145,6 +141,15 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
       </Suspense>
     </>
   );
+}
+
+/** A rule in its place; a new one before those for everybody, behind which it would never be reached. */
+function placed(rule: RuleBody, rules: RuleBody[]): RuleBody[] {
+  if (rule.id > 0) {
+    return rules.map((each) => (each.id === rule.id ? rule : each));
+  }
+  const first = rule.when === 'ALWAYS' || rule.callers.kind !== 'ANYBODY';
+  return first ? [rule, ...rules] : [...rules, rule];
 }
 
 /** A station of the way, on the cord that leads through all of them. */

@@ -77,6 +77,9 @@ function otherwise(when: Situation, rules: RulesView): string {
   if (when === 'ALWAYS') {
     return 'otherwiseOn';
   }
+  if (when === 'BUSY' && rules.owner.kind !== 'GROUP') {
+    return 'otherwiseBusy';
+  }
   return rules.mailbox ? 'otherwise' : 'otherwiseNone';
 }
 

@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { PartyView, RulesBody, RulesView } from '../api/types';
 import { nameOf } from '../calls/order';
+import { attempt } from '../notices/attempt';
 import { usePeople } from '../people/store';
 
 type Ring = RulesBody['rings'][number];
@@ -24,16 +25,12 @@ export function Rings({ rules, onKeep }: Props) {
   const name = (each: PartyView) => (each.dial === owner.dial ? t('rules.me') : nameOf(each, ''));
   const people = owner.kind !== 'GROUP';
 
-  const put = (index: number, ring?: Ring) => {
-    // Whoever adds the first step adds it to what rings anyway.
-    const before =
-      body.length === 0 && ring ? [{ who: [owner.dial ?? ''], seconds: ringSeconds }] : body;
-    const at = body.length === 0 ? 1 : index;
-    const next = ring
-      ? [...before.slice(0, at), ring, ...before.slice(at + 1)]
-      : before.filter((_, i) => i !== index);
-    return onKeep(next);
-  };
+  const alone = { who: [owner.dial ?? ''], seconds: ringSeconds };
+  // Whoever adds the first step adds it to what rings anyway.
+  const add = (ring: Ring) => onKeep([...(body.length > 0 ? body : [alone]), ring]);
+  const change = (index: number, ring: Ring) =>
+    onKeep(body.map((each, at) => (at === index ? ring : each)));
+  const take = (index: number) => onKeep(body.filter((_, at) => at !== index));
 
   if (rings.length === 0) {
     return (
@@ -47,7 +44,7 @@ export function Rings({ rules, onKeep }: Props) {
             own={owner.dial ?? ''}
             open={editing === 0}
             setOpen={setEditing}
-            onKeep={put}
+            onKeep={add}
           />
         )}
       </div>
@@ -60,12 +57,10 @@ export function Rings({ rules, onKeep }: Props) {
           <li key={index} className="py-0.5">
             {editing === index ? (
               <RingForm
-                who={ring.who
-                  .map((each) => (each.dial === owner.dial ? t('rules.me') : nameOf(each, '')))
-                  .join(', ')}
+                who={ring.who.map(name).join(', ')}
                 seconds={ring.seconds}
                 own={owner.dial ?? ''}
-                onKeep={(next) => put(index, next)}
+                onKeep={(next) => change(index, next)}
                 onDone={() => setEditing(undefined)}
               />
             ) : (
@@ -87,7 +82,7 @@ export function Rings({ rules, onKeep }: Props) {
                     type="button"
                     className="btn btn-xs btn-plain ml-auto"
                     aria-label={t('rules.takeRing', { n: index + 1 })}
-                    onClick={() => void put(index)}
+                    onClick={() => void attempt(take(index))}
                   >
                     {t('rules.take')}
                   </button>
@@ -103,7 +98,7 @@ export function Rings({ rules, onKeep }: Props) {
           own={owner.dial ?? ''}
           open={editing === rings.length}
           setOpen={setEditing}
-          onKeep={put}
+          onKeep={add}
         />
       )}
     </>
@@ -115,19 +110,13 @@ interface AddProps {
   own: string;
   open: boolean;
   setOpen: (index?: number) => void;
-  onKeep: (index: number, ring: Ring) => Promise<unknown>;
+  onKeep: (ring: Ring) => Promise<unknown>;
 }
 
 function AddRing({ index, own, open, setOpen, onKeep }: AddProps) {
   const { t } = useTranslation();
   return open ? (
-    <RingForm
-      who=""
-      seconds={15}
-      own={own}
-      onKeep={(ring) => onKeep(index, ring)}
-      onDone={() => setOpen()}
-    />
+    <RingForm who="" seconds={15} own={own} onKeep={onKeep} onDone={() => setOpen()} />
   ) : (
     <button type="button" className="btn btn-xs btn-plain" onClick={() => setOpen(index)}>
       {t('rules.addRing')}

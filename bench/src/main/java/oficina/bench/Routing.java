@@ -101,6 +101,11 @@ final class Routing {
     }
 
     @Override
+    public boolean onCall(PersonId person) {
+      return !takesCalls(person);
+    }
+
+    @Override
     public boolean hasRoom(PersonId person) {
       return true;
     }

@@ -155,6 +155,15 @@ class OutsideTest {
     ines.sees("0151 496 0177", "Liverpool");
     browsers.pass(Duration.ofSeconds(1));
     assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("Number withheld");
+    ines.button("End").click();
+    assertThat(tomasz.phoneButton("Dov Hartigan", "Call")).isVisible();
+    Desk adaeze = browsers.of("adaeze");
+    adaeze.dialField().fill("0151 496 0177");
+    adaeze.page.getByLabel("Number they see").selectOption("As Bookings");
+    adaeze.press("Enter");
+    adaeze.sees("0151 496 0177", "Liverpool");
+    browsers.pass(Duration.ofSeconds(1));
+    assertThat(tomasz.phoneOf("Dov Hartigan")).containsText("0191 498 0110");
   }
 
   @Test

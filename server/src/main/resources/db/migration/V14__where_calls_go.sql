@@ -21,6 +21,8 @@ create table block (
   note      varchar(200) not null,
   made_by   bigint       not null references person (id),
   made_at   datetime(6)  not null,
+  owner     bigint as (coalesce(person_id, 0)) persistent,
+  unique key one_for_each (owner, kind, number),
   index blocks_of (person_id, number)
 );
 

@@ -222,7 +222,9 @@ class RulesOverHttpTest {
     String toJoss = arrive(CALLER, "+441914980234");
     assertThat(joss.get("/api/desk").body().get("calls")).as("blocked by Lotte alone").hasSize(1);
     gone(toJoss);
+    lotte.post("/api/blocks", block(false, "+44 121 496 01*", Block.Answer.NOT_IN_USE));
     JsonNode page = lotte.get("/api/blocks").body();
+    assertThat(page.get("count").asInt()).as("the same once more").isEqualTo(1);
     long mine = page.get("blocks").get(0).get("id").asLong();
     assertThat(joss.get("/api/blocks").body().get("count").asInt()).isZero();
     assertThat(joss.delete("/api/blocks/" + mine).code()).isEqualTo("NO_SUCH_BLOCK");

@@ -8,6 +8,7 @@ import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.state.Device;
@@ -132,10 +133,27 @@ public sealed interface Command {
    * @param call identity of the new call
    * @param to what was dialled
    * @param callerId what a called outsider is to be shown; null for what the person has chosen
+   * @param line the line it goes out on, whose number is shown instead; null for none
    */
   record MakeCall(
-      CallId call, PersonId person, DeviceId device, Dialled to, @Nullable CallerIdChoice callerId)
+      CallId call,
+      PersonId person,
+      DeviceId device,
+      Dialled to,
+      @Nullable CallerIdChoice callerId,
+      @Nullable GroupId line)
       implements ByPerson {
+
+    /** On one's own line. */
+    public MakeCall(
+        CallId call,
+        PersonId person,
+        DeviceId device,
+        Dialled to,
+        @Nullable CallerIdChoice callerId) {
+      this(call, person, device, to, callerId, null);
+    }
+
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

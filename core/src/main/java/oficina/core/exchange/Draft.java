@@ -89,6 +89,10 @@ final class Draft {
             && hasRoom(person));
   }
 
+  private boolean onCall(PersonId person) {
+    return state.inHand(person).stream().anyMatch(id -> call(id).of(person).answered());
+  }
+
   private boolean hasRoom(PersonId person) {
     return state.inHand(person).size() < settings().limits().callsInHand();
   }
@@ -113,6 +117,11 @@ final class Draft {
           @Override
           public boolean takesCalls(PersonId person) {
             return Draft.this.takesCalls(person) && inProgress.of(person) == null;
+          }
+
+          @Override
+          public boolean onCall(PersonId person) {
+            return Draft.this.onCall(person);
           }
 
           @Override

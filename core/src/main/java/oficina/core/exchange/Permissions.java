@@ -71,4 +71,13 @@ public final class Permissions {
   public static boolean maySwitchCallers(Role role) {
     return role == Role.ADMINISTRATOR;
   }
+
+  /** Whether this person may call out on the line: they belong to it, and it has a number. */
+  static boolean mayCallOn(Office office, GroupId line, PersonId person) {
+    return office
+        .directory()
+        .group(line)
+        .map(group -> group.number() != null && group.members().contains(person))
+        .orElse(false);
+  }
 }

@@ -57,8 +57,11 @@ record Placing(Draft draft) {
     if (refusal != null) {
       return refusal;
     }
+    if (c.line() != null && !Permissions.mayCallOn(draft.office, c.line(), person)) {
+      return Refusal.of(Reason.NOT_YOUR_LINE);
+    }
     draft.holdActive(person);
-    CallerId shown = shownTo(called, person, c.callerId());
+    CallerId shown = shownTo(called, c);
     draft.emit(
         new ExchangeEvent.Originated(
             c.call(),
@@ -78,11 +81,16 @@ record Placing(Draft draft) {
   }
 
   /** What the called party is shown. Who calls for help has to be found. */
-  private CallerId shownTo(Party called, PersonId caller, @Nullable CallerIdChoice wanted) {
+  private CallerId shownTo(Party called, Command.MakeCall c) {
     if (!called.usesOutsideLine()) {
       return CallerId.WITHHELD;
     }
-    return draft.office.callerId(caller, called.alwaysGoesOut() ? CallerIdChoice.DIRECT : wanted);
+    if (called.alwaysGoesOut()) {
+      return draft.office.callerId(c.person(), CallerIdChoice.DIRECT);
+    }
+    return c.line() == null
+        ? draft.office.callerId(c.person(), c.callerId())
+        : new CallerId(draft.office.directory().group(c.line()).orElseThrow().number());
   }
 
   /** Refused when a text means nothing that can be called. */

@@ -60,6 +60,10 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     /** The target takes no further call now. */
     /** The time that was named is over already. */
     TIME_IS_PAST,
+    /** The time that was named is more than a year away. */
+    TIME_TOO_FAR,
+    /** One does not belong to the line, or it has no number. */
+    NOT_YOUR_LINE,
     TARGET_BUSY,
     TARGET_DO_NOT_DISTURB,
     TARGET_OFF_DUTY,

@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import java.time.Duration;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
@@ -8,6 +9,8 @@ import org.jspecify.annotations.Nullable;
 
 /** What people say of themselves, and when that undoes itself. */
 record Statuses(Draft draft) {
+  /** Nobody plans further ahead, and a timer has to be able to wait so long. */
+  private static final Duration LONGEST = Duration.ofDays(366);
 
   @Nullable Refusal set(Command.SetStatus c) {
     if (draft.office.directory().person(c.person()).isEmpty()) {
@@ -15,6 +18,9 @@ record Statuses(Draft draft) {
     }
     if (c.until() != null && !c.until().isAfter(draft.now)) {
       return Refusal.of(Reason.TIME_IS_PAST);
+    }
+    if (c.until() != null && c.until().isAfter(draft.now.plus(LONGEST))) {
+      return Refusal.of(Reason.TIME_TOO_FAR);
     }
     if (c.kind() == Status.Kind.FREE && c.text().isEmpty()) {
       over(c.person());

@@ -12,6 +12,9 @@ public interface Reach {
   /** Whether one more call may ring at this person, their calls in hand considered. */
   boolean takesCalls(PersonId person);
 
+  /** Whether this person has a call in hand, whether they would take another one or not. */
+  boolean onCall(PersonId person);
+
   /** Whether this person could have one more call in hand, if a rule of theirs wants it to ring. */
   boolean hasRoom(PersonId person);
 

@@ -52,7 +52,9 @@ public record RuleCheck(Office office) {
     /** A rule above it takes all its calls. */
     NEVER_REACHED,
     /** Nobody would be rung by it. */
-    RINGS_NOBODY
+    RINGS_NOBODY,
+    /** A line rings those who take part in it, and has no order of its own. */
+    RINGS_MEMBERS
   }
 
   /** Everything that is wrong with the rules of this person or line. */
@@ -70,15 +72,15 @@ public record RuleCheck(Office office) {
       }
       above.add(rule);
     }
+    if (owner.group() != null && !rules.rings().isEmpty()) {
+      faults.add(new Fault(Kind.RINGS_MEMBERS, null, owner));
+    }
     for (CallRules.Ring ring : rules.rings()) {
       if (ring.who().isEmpty()) {
         faults.add(new Fault(Kind.RINGS_NOBODY, null, null));
       }
       for (Party each : ring.who()) {
         Kind kind = each.equals(owner) ? null : unreachable(each);
-        if (kind == null && each.equals(owner) && owner.group() != null) {
-          kind = Kind.TO_ONESELF;
-        }
         if (kind != null) {
           faults.add(new Fault(kind, null, each));
         }

@@ -140,9 +140,8 @@ public final class Walk {
         if (route != null) {
           return route;
         }
-        if (situation == Situation.BUSY) {
-          return ringAt(me, List.of(person.id()), person.ringTime());
-        }
+      } else if (situation == Situation.BUSY && reach.takesCalls(person.id())) {
+        found(Kind.NO_RULE, me, situation); // it rings softly beside the call in hand
       } else if (situation != Situation.ALWAYS) {
         found(Kind.NO_RULE, me, situation);
         return refused(situation.cause(), wanted);
@@ -167,7 +166,7 @@ public final class Walk {
     boolean othersRing = rules.rings().stream().anyMatch(each -> !each.who().equals(List.of(me)));
     if (status == Status.Kind.AWAY || (!here && !othersRing)) {
       found.add(Situation.NOT_THERE);
-    } else if (here && !reach.takesCalls(person.id())) {
+    } else if (here && (reach.onCall(person.id()) || !reach.takesCalls(person.id()))) {
       found.add(Situation.BUSY);
     }
     return found;

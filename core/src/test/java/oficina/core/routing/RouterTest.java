@@ -45,6 +45,11 @@ class RouterTest {
         }
 
         @Override
+        public boolean onCall(PersonId person) {
+          return busy.contains(person);
+        }
+
+        @Override
         public boolean hasRoom(PersonId person) {
           return true;
         }

@@ -1,5 +1,6 @@
 package oficina.core.routing;
 
+import static oficina.core.TestOffice.ADAEZE;
 import static oficina.core.TestOffice.BRAM;
 import static oficina.core.TestOffice.CELIA;
 import static oficina.core.TestOffice.DOV;
@@ -30,10 +31,12 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.RandomRules;
+import oficina.core.exchange.Refusal;
 import oficina.core.exchange.Scene;
 import oficina.core.exchange.TryIt;
 import oficina.core.exchange.TryIt.Given;
 import oficina.core.history.Part;
+import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Directions;
 import oficina.core.office.Office;
@@ -102,7 +105,7 @@ class RulesTest {
       case BUSY -> {
         scene.answer(scene.call(ZOE, "221"), TOMASZ);
         scene.answer(scene.call(INES, "221"), TOMASZ);
-        scene.answer(scene.call(scene.office.directory.people().get(1).id(), "221"), TOMASZ);
+        scene.answer(scene.call(ADAEZE, "221"), TOMASZ); // no more than three
       }
       default -> {}
     }
@@ -153,8 +156,8 @@ class RulesTest {
   void a_rule_sends_the_calls_it_is_for_to_somebody_else(
       Situation situation, Callers.Kind kind, String caller) {
     Rule rule = rule(situation, of(kind), Destination.to(TO_BRAM));
-    decide(ME, rule);
     be(situation);
+    decide(ME, rule);
     CallId call = callFrom(caller);
     if (situation == Situation.DECLINED) {
       scene.run(new Command.Decline(call, TOMASZ));
@@ -188,6 +191,19 @@ class RulesTest {
   }
 
   @Test
+  void a_rule_for_when_one_is_on_a_call_counts_also_where_another_could_ring() {
+    scene.answer(scene.call(ZOE, "221"), TOMASZ);
+    CallId rings = callFrom("outside");
+    assertThat(scene.state(rings).of(TOMASZ)).as("softly").isNotNull();
+    scene.run(new Command.NetworkClears(rings, 1));
+    decide(ME, rule(Situation.BUSY, of(Callers.Kind.OUTSIDE), Destination.to(TO_BRAM)));
+    assertThat(scene.state(callFrom("outside")).of(BRAM)).isNotNull();
+    assertThat(scene.state(callFrom("inside")).of(TOMASZ)).as("no rule for them").isNotNull();
+    decide(ME, rule(Situation.BUSY, Callers.ANYBODY, Destination.RING));
+    assertThat(scene.state(callFrom("withheld")).of(TOMASZ)).isNotNull();
+  }
+
+  @Test
   void a_status_undoes_itself() {
     scene.run(
         new Command.SetStatus(
@@ -201,6 +217,10 @@ class RulesTest {
     assertThat(scene.run(new Command.SetStatus(TOMASZ, Status.Kind.AWAY, "", scene.now())))
         .as("until now")
         .isNotNull();
+    Command far =
+        new Command.SetStatus(
+            TOMASZ, Status.Kind.AWAY, "", scene.now().plus(Duration.ofDays(400_000_000L)));
+    assertThat(scene.run(far).reason()).isEqualTo(Refusal.Reason.TIME_TOO_FAR);
   }
 
   @Test
@@ -274,6 +294,24 @@ class RulesTest {
     scene.wait(21);
     assertThat(scene.state(call).of(CELIA)).as("back").isNotNull();
     assertThat(scene.state(call).of(BRAM)).isNull();
+  }
+
+  @Test
+  void one_calls_out_on_a_line_of_ones_own_and_on_no_other() {
+    Dialled dov = scene.office.plan.interpret(DOV.e164());
+    CallId call = scene.nextId();
+    scene.run(new Command.MakeCall(call, TOMASZ, Scene.WINDOW, dov, null, FREIGHT));
+    assertThat(scene.state(call).callerId().number()).isEqualTo(new PhoneNumber("+441914980220"));
+    scene.clear(call, TOMASZ);
+    Command others =
+        new Command.MakeCall(scene.nextId(), TOMASZ, Scene.WINDOW, dov, null, FRONT_DESK);
+    assertThat(scene.run(others).reason()).isEqualTo(Refusal.Reason.NOT_YOUR_LINE);
+    CallId help = scene.nextId();
+    Dialled emergency = scene.office.plan.interpret("999");
+    scene.run(new Command.MakeCall(help, TOMASZ, Scene.WINDOW, emergency, null, FREIGHT));
+    assertThat(scene.state(help).callerId().number())
+        .as("whoever calls for help has to be found")
+        .isEqualTo(new PhoneNumber("+441914980221"));
   }
 
   @Test

@@ -4,6 +4,8 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import oficina.core.blocking.Block;
@@ -17,6 +19,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Who is blocked, and who has tried all the same, in the database. */
 @Repository
 class BlockStore {
+  private static final int AT_ONCE = 500;
+
   private final JdbcClient jdbc;
 
   BlockStore(JdbcClient jdbc) {
@@ -99,26 +103,31 @@ class BlockStore {
   /** Adds blocks, each in the place of one of the same caller and owner. */
   @Transactional
   void add(List<Block> blocks, PersonId by, Instant at) {
+    for (int from = 0; from < blocks.size(); from += AT_ONCE) {
+      addAtOnce(blocks.subList(from, Math.min(blocks.size(), from + AT_ONCE)), by, at);
+    }
+  }
+
+  /** One statement for all of them: a file can have very many. */
+  private void addAtOnce(List<Block> blocks, PersonId by, Instant at) {
+    List<@Nullable Object> values = new ArrayList<>();
     for (Block block : blocks) {
-      Long owner = block.owner() == null ? null : block.owner().value();
-      jdbc.sql("delete from block where person_id <=> ? and kind = ? and number = ?")
-          .params(owner, block.kind().name(), block.number())
-          .update();
-      jdbc.sql(
-              """
-              insert into block (person_id, kind, number, answer, note, made_by, made_at)
-              values (?, ?, ?, ?, ?, ?, ?)
-              """)
-          .params(
-              owner,
+      values.add(block.owner() == null ? null : block.owner().value());
+      values.addAll(
+          List.of(
               block.kind().name(),
               block.number(),
               block.answer().name(),
               block.note(),
               by.value(),
-              Times.utc(at))
-          .update();
+              Times.utc(at)));
     }
+    jdbc.sql(
+            "insert into block (person_id, kind, number, answer, note, made_by, made_at) values "
+                + String.join(", ", Collections.nCopies(blocks.size(), "(?, ?, ?, ?, ?, ?, ?)"))
+                + " on duplicate key update answer = values(answer), note = values(note)")
+        .params(values)
+        .update();
   }
 
   void change(long id, Block.Answer answer, String note) {

@@ -10,6 +10,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.people.CallerIdChoice;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.signin.Employee;
@@ -44,11 +45,13 @@ class CallController {
    * @param to extension or number in any notation, or a text with a number in it
    * @param device the window that places it
    * @param callerId what a called outsider is shown; what the person has chosen when absent
+   * @param line one's line on which it goes out, whose number is shown instead; absent for none
    */
   record NewCall(
       @NotNull @Size(max = 5_000) String to,
       @NotNull @Pattern(regexp = DEVICE) String device,
-      @Schema(nullable = true) @Nullable CallerIdChoice callerId) {}
+      @Schema(nullable = true) @Nullable CallerIdChoice callerId,
+      @Schema(nullable = true) @Nullable Long line) {}
 
   record Placed(String id) {}
 
@@ -70,7 +73,8 @@ class CallController {
             me.id(),
             new DeviceId(call.device()),
             office.plan().interpret(call.to()),
-            call.callerId()));
+            call.callerId(),
+            call.line() == null ? null : new GroupId(call.line())));
     return new Placed(id.value());
   }
 

@@ -94,7 +94,9 @@ class RuleController {
   private Party owner(Employee me, Long line, Long person) {
     if (line != null) {
       Party owner = new Party.Members(new GroupId(line));
-      if (!office.now().people(owner).contains(me.id()) && !me.isAdministrator()) {
+      boolean there = office.directory().group(new GroupId(line)).isPresent();
+      boolean mine = office.now().people(owner).contains(me.id());
+      if (!there || (!mine && !me.isAdministrator())) {
         throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_LINE");
       }
       return owner;
