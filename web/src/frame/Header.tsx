@@ -56,6 +56,7 @@ export function Header({ onKeys, onStatus }: Props) {
             key={tab.path}
             to={tab.path}
             title={t('key.title', { key: tab.key })}
+            aria-label={tab.short && t(tab.word)}
             className={({ isActive }) =>
               `rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-sm:px-1.5 max-sm:text-sm ${
                 isActive

@@ -118,6 +118,7 @@ class AccessibilityTest {
     if (whole(ines.page)) {
       recordings(ines);
     }
+    callRules(ines);
     for (String sheet : List.of("Call settings", "Change password", "Where I am signed in")) {
       ines.openMenu("Ines Calloway");
       ines.button(sheet).click();
@@ -191,5 +192,39 @@ class AccessibilityTest {
                 .map(r -> r.getId() + ": " + r.getNodes().stream().map(n -> n.getHtml()).toList()))
         .as(screen)
         .isEmpty();
+  }
+
+  private void callRules(Desk ines) {
+    ines.open("Call rules");
+    ines.button("Add a rule for: Nobody answers").click();
+    ines.button("Set hours").click();
+    ines.button("Add a step").click();
+    ines.page.getByLabel("Who calls").fill("0151 496 0177");
+    ines.page
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Try it"))
+        .getByRole(AriaRole.BUTTON)
+        .click();
+    ines.page
+        .getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("The way it would go"))
+        .waitFor();
+    check(ines.page, "call rules");
+    ines.button("0 blocked").click();
+    ines.page.getByText("Nobody is blocked.").waitFor();
+    check(ines.page, "blocked callers");
+    ines.press("Escape");
+    ines.press("Escape");
+    ines.page.locator("body").click();
+    ines.press(",");
+    ines.page.getByRole(AriaRole.DIALOG).waitFor();
+    check(ines.page, "status");
+    ines.press("Escape");
+    ines.open("Contacts");
+    ines.button("New card").click();
+    check(ines.page, "contacts");
+    ines.button("Read a file in").click();
+    ines.page.getByRole(AriaRole.DIALOG).waitFor();
+    check(ines.page, "reading contacts in");
+    ines.press("Escape");
+    ines.open("Desk");
   }
 }
