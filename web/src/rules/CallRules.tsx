@@ -3,7 +3,7 @@ import { Suspense, lazy, useEffect, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { sentence } from '../api/client';
-import type { Hours, RuleBody, RulesBody, RulesView } from '../api/types';
+import type { Hours, RuleBody, RulesBody, RulesView, StationView, TrialView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { useLines } from '../lines/lines';
 import { attempt } from '../notices/attempt';
@@ -23,6 +23,7 @@ export function CallRules() {
   const { t } = useTranslation();
   const me = useMe();
   const [line, setLine] = useState<number>();
+  const [trial, setTrial] = useState<TrialView>();
   const lines = useLines().filter((each) => each.mine || me.role === 'administrator');
   const { data, error } = useQuery(rulesOf(line));
   return (
@@ -50,16 +51,23 @@ export function CallRules() {
               {sentence(error)}
             </p>
           )}
-          {data && <Drawing key={line ?? 0} rules={data} line={line} />}
+          {data && <Drawing key={line ?? 0} rules={data} line={line} trial={trial} />}
           <Lines />
         </div>
-        <TryIt />
+        <TryIt trial={trial} onTried={setTrial} />
       </div>
     </div>
   );
 }
 
-function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
+interface DrawingProps {
+  rules: RulesView;
+  line?: number;
+  /** A call that was tried; where it went here lights up. */
+  trial?: TrialView;
+}
+
+function Drawing({ rules, line, trial }: DrawingProps) {
   const { t } = useTranslation();
   const [address, setAddress] = useSearchParams();
   const wanted = Number(address.get('rule')) || undefined;
@@ -68,6 +76,10 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
     document.getElementById(`rule-${wanted}`)?.scrollIntoView({ block: 'center' });
   }, [wanted]);
   const group = line !== undefined;
+  const found = trial?.stations.filter((each) => each.at.dial === rules.owner.dial);
+  const lit = (...kinds: StationView['kind'][]) => found?.some((each) => kinds.includes(each.kind));
+  const litCases = (whens: readonly RuleBody['when'][]) =>
+    found?.some((each) => each.situation && whens.includes(each.situation));
 
   const keep = (change: (body: RulesBody) => RulesBody) => keepRules(change(bodyOf(rules)), line);
   const keepRule = (rule: RuleBody) =>
@@ -92,6 +104,7 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
           when={when}
           rules={rules}
           wanted={wanted}
+          lit={litCases([when]) ?? false}
           onKeep={keepRule}
           onTake={take}
           onFirst={first}
@@ -108,9 +121,9 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
       </h2>
       <p className="quiet mb-2 text-sm">{t(rules.mayChange ? 'rules.how' : 'rules.readOnly')}</p>
       <ol className="border-primary ml-2 flex flex-col gap-3 border-l-4 pl-4">
-        <Station title={t('rules.comesIn')} />
+        <Station title={t('rules.comesIn')} lit={found && found.length > 0} />
         {!group && (
-          <Station title={t('rules.blocked')}>
+          <Station title={t('rules.blocked')} lit={lit('BLOCKED', 'NOT_BLOCKED')}>
             <p>
               <button
                 type="button"
@@ -123,7 +136,10 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
             </p>
           </Station>
         )}
-        <Station title={t(group ? 'rules.takingLine' : 'rules.taking')}>
+        <Station
+          title={t(group ? 'rules.takingLine' : 'rules.taking')}
+          lit={found && (litCases(['ALWAYS', ...TAKING]) || lit('RINGS'))}
+        >
           {cases(group ? ['ALWAYS', 'OFF_DUTY'] : ['ALWAYS', ...TAKING])}
           <OwnHours
             rules={rules}
@@ -131,10 +147,12 @@ function Drawing({ rules, line }: { rules: RulesView; line?: number }) {
             onKeep={(hours) => keep((body) => ({ ...body, hours }))}
           />
         </Station>
-        <Station title={t('rules.rings')}>
+        <Station title={t('rules.rings')} lit={lit('RINGS')}>
           <Rings rules={rules} onKeep={(rings) => keep((body) => ({ ...body, rings }))} />
         </Station>
-        <Station title={t('rules.ifNot')}>{cases(OTHERWISE)}</Station>
+        <Station title={t('rules.ifNot')} lit={litCases(OTHERWISE)}>
+          {cases(OTHERWISE)}
+        </Station>
       </ol>
       <Suspense>
         {address.get('blocked') && <BlocksSheet onClose={() => setAddress({})} />}
@@ -152,13 +170,20 @@ function placed(rule: RuleBody, rules: RuleBody[]): RuleBody[] {
   return first ? [rule, ...rules] : [...rules, rule];
 }
 
+interface StationProps {
+  title: string;
+  /** Whether a call that was tried came by here; undefined when none was. */
+  lit?: boolean;
+  children?: ReactNode;
+}
+
 /** A station of the way, on the cord that leads through all of them. */
-function Station({ title, children }: { title: string; children?: ReactNode }) {
+function Station({ title, lit, children }: StationProps) {
   return (
     <li className="sheet relative px-4 py-2.5">
       <span
         aria-hidden="true"
-        className="bg-primary absolute top-3.5 -left-[27px] h-4 w-4 rounded-[3px]"
+        className={`border-primary absolute top-3.5 -left-[27px] h-4 w-4 rounded-[3px] border-2 ${lit === false ? 'bg-base-100' : 'bg-primary'}`}
       />
       <h2 className="mb-0.5 font-bold">{title}</h2>
       {children}

@@ -10,13 +10,15 @@ interface Props {
   rules: RulesView;
   /** Which rule somebody has come to see. */
   wanted?: number;
+  /** Whether a call that was tried was in it. */
+  lit: boolean;
   onKeep: (rule: RuleBody) => Promise<unknown>;
   onTake: (id: number) => void;
   onFirst: (id: number) => void;
 }
 
 /** One case in which a call can find somebody: its rules in their order, and what else happens. */
-export function Case({ when, rules, wanted, onKeep, onTake, onFirst }: Props) {
+export function Case({ when, rules, wanted, lit, onKeep, onTake, onFirst }: Props) {
   const { t } = useTranslation();
   const [editing, setEditing] = useState<number>();
   const of = rules.rules.filter((each) => each.when === when);
@@ -24,8 +26,10 @@ export function Case({ when, rules, wanted, onKeep, onTake, onFirst }: Props) {
   const always = of.some((each) => each.callers.kind === 'ANYBODY' && !each.times && !each.until);
 
   return (
-    <li className="grid gap-x-3 py-1 sm:grid-cols-[9.5rem_minmax(0,1fr)]">
-      <h3 className="quiet">{name}</h3>
+    <li
+      className={`grid gap-x-3 py-1 sm:grid-cols-[9.5rem_minmax(0,1fr)] ${lit ? 'border-primary -ml-3 border-l-4 pl-2' : ''}`}
+    >
+      <h3 className={lit ? 'font-semibold' : 'quiet'}>{name}</h3>
       <div>
         <ul>
           {of.map((rule, index) => (

@@ -18,12 +18,16 @@ const GIVEN = [
   'OFF_DUTY',
 ] as const;
 
+interface Props {
+  trial?: TrialView;
+  onTried: (trial?: TrialView) => void;
+}
+
 /** Tries a call: the way lights up, each station with its reason. No telephone rings. */
-export function TryIt() {
+export function TryIt({ trial, onTried }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const lines = useLines();
-  const [trial, setTrial] = useState<TrialView>();
   const [error, setError] = useState('');
 
   async function submit(event: FormEvent<HTMLFormElement>) {
@@ -31,7 +35,7 @@ export function TryIt() {
     const typed = new FormData(event.currentTarget);
     const text = (name: string) => String(typed.get(name) ?? '');
     try {
-      setTrial(
+      onTried(
         await tryIt({
           caller: text('caller').trim(),
           called: text('called'),
@@ -41,7 +45,7 @@ export function TryIt() {
       );
       setError('');
     } catch (problem) {
-      setTrial(undefined);
+      onTried(undefined);
       setError(sentence(problem));
     }
   }
