@@ -3172,7 +3172,7 @@ export interface components {
         };
         StationView: {
             /** @enum {string} */
-            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "NOT_IN_USE" | "NOT_TAKEN" | "TOLD";
+            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "NOT_IN_USE" | "NOT_TAKEN";
             at: components["schemas"]["PartyView"];
             /** @enum {string} */
             situation?: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";

@@ -256,6 +256,10 @@ class RulesOverHttpTest {
     assertThat(read.get("bad").get(0).get("line").asLong()).isEqualTo(2);
     gone(arrive(SELLER, "+441914980234"));
     assertThat(newest(joss).get("result").asString()).isEqualTo("BLOCKED");
+    String offices = "/api/blocks?ofOffice=true";
+    until(() -> mirela.get(offices).body().get("attempts"), all -> !all.isEmpty());
+    assertThat(lotte.get(offices).body().get("blocks")).hasSize(2);
+    assertThat(lotte.get(offices).body().get("attempts")).as("whom others are kept from").isEmpty();
     assertThat(lotte.delete("/api/blocks/" + mine).status()).isEqualTo(204);
     String through = arrive(CALLER, "+441914980233");
     assertThat(lotte.get("/api/desk").body().get("calls")).hasSize(1);

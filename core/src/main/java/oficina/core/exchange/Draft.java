@@ -68,7 +68,7 @@ final class Draft {
   }
 
   void found(Station.Kind kind, Party at) {
-    stations.add(new Station(kind, at, null, null, List.of(), null));
+    stations.add(Station.of(kind, at));
   }
 
   void emit(ExchangeEvent event) {

@@ -79,7 +79,7 @@ public final class TryIt {
     List<Station> stations = new ArrayList<>(deciding.draft().stations());
     Call call = deciding.draft().call(TRIED);
     while (call != null && rings(call)) {
-      stations.add(new Station(Station.Kind.NOT_TAKEN, call.called(), null, null, List.of(), null));
+      stations.add(Station.of(Station.Kind.NOT_TAKEN, call.called()));
       deciding = new Deciding(deciding.draft().state, office, call.due());
       Connection own = given == Given.DECLINES && whom != null ? call.of(whom) : null;
       if (own != null && own.rings()) {

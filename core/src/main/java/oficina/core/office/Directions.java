@@ -1,5 +1,6 @@
 package oficina.core.office;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.Map;
@@ -9,6 +10,7 @@ import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.rules.CallRules;
+import oficina.core.rules.Moment;
 import oficina.core.rules.Opening;
 import org.jspecify.annotations.Nullable;
 
@@ -46,6 +48,11 @@ public record Directions(
   public static Directions none(ZoneId zone) {
     return new Directions(
         Map.of(), BlockList.EMPTY, Opening.always(zone), (number, viewer) -> Set.of(), false);
+  }
+
+  /** This moment by the clocks and the calendar of the office. */
+  public Moment at(Instant moment) {
+    return new Moment(moment, opening);
   }
 
   /** What this person or line has decided. */

@@ -3,6 +3,10 @@ package oficina.core.office;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import oficina.core.call.CallerId;
 import oficina.core.call.Party;
 import oficina.core.numbers.DialPlan;
@@ -115,6 +119,17 @@ public final class Office {
   /** The name of somebody who is, or was, of the office; empty when there never was such a one. */
   public String nameOf(PersonId id) {
     return directory.person(id).map(Person::name).orElseGet(() -> former.getOrDefault(id, ""));
+  }
+
+  /** All public numbers that are the office's own. */
+  public Set<PhoneNumber> ownNumbers() {
+    return Stream.of(
+            Stream.ofNullable(identity.mainNumber()),
+            directory.people().stream().map(Person::directNumber),
+            directory.groups().stream().map(Group::number))
+        .flatMap(numbers -> numbers)
+        .filter(Objects::nonNull)
+        .collect(Collectors.toSet());
   }
 
   /** Whether these digits are dialled inside for anything already. */

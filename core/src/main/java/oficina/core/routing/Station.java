@@ -44,12 +44,11 @@ public record Station(
     ATTENDANT,
     NOT_IN_USE,
     /** Nobody took it there. */
-    NOT_TAKEN,
-    /** The caller hears why it goes nowhere. */
-    TOLD
+    NOT_TAKEN
   }
 
-  static Station of(Kind kind, Party at) {
+  /** One of which nothing more is to be said. */
+  public static Station of(Kind kind, Party at) {
     return new Station(kind, at, null, null, List.of(), null);
   }
 }

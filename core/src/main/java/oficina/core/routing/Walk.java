@@ -60,7 +60,7 @@ public final class Walk {
     this.router = router;
     this.reach = router.reach();
     this.caller = caller;
-    this.now = new Moment(now, office.directions().opening());
+    this.now = office.directions().at(now);
     this.steps = steps;
     this.sentOn = sentOn;
     before.forEach(each -> passed.add(each.from()));
@@ -159,7 +159,7 @@ public final class Walk {
     if (status == Status.Kind.DO_NOT_DISTURB) {
       found.add(Situation.DO_NOT_DISTURB);
     }
-    if (status == Status.Kind.OFF_DUTY || closed(rules)) {
+    if (status == Status.Kind.OFF_DUTY || !rules.open(now)) {
       found.add(Situation.OFF_DUTY);
     }
     boolean here = reach.hasDevice(person.id());
@@ -172,16 +172,12 @@ public final class Walk {
     return found;
   }
 
-  private boolean closed(CallRules rules) {
-    return rules.hours() != null && !now.in(rules.hours());
-  }
-
   // --- lines ------------------------------------------------------------------------------------
 
   private Route line(Group group, Party line) {
     CallRules rules = office.directions().rulesOf(line);
     Set<Situation> situations = EnumSet.of(Situation.ALWAYS);
-    if (closed(rules)) {
+    if (!rules.open(now)) {
       situations.add(Situation.OFF_DUTY);
     }
     Route plain = router.to(line);

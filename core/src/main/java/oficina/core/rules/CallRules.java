@@ -32,13 +32,15 @@ public record CallRules(List<Rule> rules, List<Ring> rings, @Nullable Timetable 
     }
   }
 
+  /** Whether calls are taken at this moment, by the hours. */
+  public boolean open(Moment now) {
+    return hours == null || now.in(hours);
+  }
+
   /** The rule that says where this caller goes in this situation; null when none does. */
   public @Nullable Rule first(Situation when, Caller caller, Moment now) {
     for (Rule rule : rules) {
-      if (rule.when() == when
-          && rule.callers().include(caller)
-          && !now.after(rule.until())
-          && (rule.times() == null || now.in(rule.times()))) {
+      if (rule.when() == when && rule.callers().include(caller) && rule.holds(now)) {
         return rule;
       }
     }

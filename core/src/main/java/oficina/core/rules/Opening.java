@@ -24,11 +24,6 @@ public record Opening(@Nullable Timetable hours, Map<LocalDate, String> holidays
     return new Opening(null, Map.of(), zone);
   }
 
-  /** Whether this moment is in these times of the office's clocks and calendar. */
-  public boolean covers(Timetable times, Instant at) {
-    return times.covers(at, zone, holidays.keySet());
-  }
-
   /** When the office opens next; empty when it does not close. */
   public Optional<Instant> nextOpening(Instant after) {
     return hours == null

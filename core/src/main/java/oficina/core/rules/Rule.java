@@ -18,6 +18,11 @@ public record Rule(
     @Nullable Instant until,
     Destination to) {
 
+  /** Whether it holds at this moment, whoever calls. */
+  public boolean holds(Moment now) {
+    return !now.after(until) && (times == null || now.in(times));
+  }
+
   /** Whether no call for which the other rule would be looked at gets past this one. */
   public boolean coversAllOf(Rule other) {
     boolean sameTimes = times == null || times.equals(other.times);

@@ -64,10 +64,15 @@ class Attempts implements ExchangeListener {
     String number =
         call.caller().outsideNumber() == null ? "" : call.caller().outsideNumber().e164();
     try {
+      PersonId person = called.employee();
+      boolean theirs = person != null && store.one(person, e.block()).isPresent();
+      if (!theirs && store.one(null, e.block()).isEmpty()) {
+        return; // taken away meanwhile: nobody is left whom it concerns
+      }
       store.attempted(
           new BlockStore.Attempt(
               e.block(),
-              owner(e.block(), called.employee()),
+              theirs ? person : null,
               call.id().value(),
               number,
               ToReturn.listOfOwner(called),
@@ -76,11 +81,6 @@ class Attempts implements ExchangeListener {
     } catch (DataAccessException | TransactionException lost) {
       LOG.warn("That a blocked caller tried is not noted: {}", lost.getMessage());
     }
-  }
-
-  /** Whose block it is: of whoever was called, or else the office's. */
-  private @Nullable PersonId owner(long block, @Nullable PersonId called) {
-    return called != null && store.one(called, block).isPresent() ? called : null;
   }
 
   @PreDestroy

@@ -99,11 +99,13 @@ class BlockController {
       @RequestParam(defaultValue = "false") boolean ofOffice,
       @RequestParam(defaultValue = "") @Size(max = 40) String text) {
     PersonId owner = ofOffice ? null : me.id();
+    // Who tried to reach whom is for the one who blocked them, or whoever looks after the office.
+    int attempts = !ofOffice || me.isAdministrator() ? MOST_SHOWN : 0;
     String beginning = text.isBlank() ? "" : office.region().beginning(text);
     return new BlockPage(
         store.count(owner),
         store.of(owner, beginning, MOST_SHOWN).stream().map(each -> view(each, me.id())).toList(),
-        store.attempts(owner, MOST_SHOWN).stream().map(each -> view(each, me.id())).toList());
+        store.attempts(owner, attempts).stream().map(each -> view(each, me.id())).toList());
   }
 
   private BlockView view(BlockStore.Kept kept, PersonId viewer) {

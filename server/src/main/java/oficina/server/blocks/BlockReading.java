@@ -1,13 +1,9 @@
 package oficina.server.blocks;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import oficina.core.blocking.Block;
 import oficina.core.blocking.BlockList;
 import oficina.core.numbers.Dialled;
-import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
@@ -39,18 +35,10 @@ class BlockReading {
    */
   Block block(String text, @Nullable PersonId owner, Block.Answer answer, String note) {
     Block block = read(text.strip(), owner, answer, note.strip());
-    List<PhoneNumber> ours = new ArrayList<>();
-    office.directory().people().forEach(each -> add(ours, each.directNumber()));
-    office.directory().groups().forEach(each -> add(ours, each.number()));
-    add(ours, office.now().identity().mainNumber());
-    if (!BlockList.hit(block, ours).isEmpty()) {
+    if (!BlockList.hit(block, office.now().ownNumbers()).isEmpty()) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "BLOCKS_OWN_OFFICE");
     }
     return block;
-  }
-
-  private static void add(List<PhoneNumber> numbers, @Nullable PhoneNumber number) {
-    Optional.ofNullable(number).ifPresent(numbers::add);
   }
 
   private Block read(String text, @Nullable PersonId owner, Block.Answer answer, String note) {

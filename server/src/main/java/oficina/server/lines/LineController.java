@@ -72,8 +72,7 @@ class LineController {
         group.extension(),
         group.members().contains(me),
         group.takingPart().contains(me),
-        rules.hours() == null
-            || office.now().directions().opening().covers(rules.hours(), clock.instant()),
+        rules.open(office.now().directions().at(clock.instant())),
         group.members().stream()
             .map(
                 each ->

@@ -1,6 +1,5 @@
 package oficina.server.rules;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import oficina.core.call.Party;
@@ -11,7 +10,7 @@ import oficina.core.people.PersonId;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Callers;
 import oficina.core.rules.Destination;
-import oficina.core.rules.Opening;
+import oficina.core.rules.Moment;
 import oficina.core.rules.Rule;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
@@ -40,14 +39,14 @@ class RulesViews {
   RulesView view(Party owner, PersonId viewer, boolean mayChange) {
     Office now = office.now();
     CallRules rules = now.directions().rulesOf(owner);
-    Opening opening = now.directions().opening();
+    Moment moment = now.directions().at(clock.instant());
     return new RulesView(
         parties.view(owner, viewer),
         mayChange,
         now.hasMailbox(owner),
         ringSeconds(owner),
-        rules.hours() == null || opening.covers(rules.hours(), clock.instant()),
-        rules.rules().stream().map(rule -> view(rule, owner, viewer)).toList(),
+        rules.open(moment),
+        rules.rules().stream().map(rule -> view(rule, owner, viewer, moment)).toList(),
         rules.rings().stream().map(ring -> view(ring, viewer)).toList(),
         Hours.of(rules.hours()));
   }
@@ -70,12 +69,7 @@ class RulesViews {
         (int) ring.time().toSeconds());
   }
 
-  private RuleView view(Rule rule, Party owner, PersonId viewer) {
-    Instant now = clock.instant();
-    boolean holds =
-        (rule.until() == null || rule.until().isAfter(now))
-            && (rule.times() == null
-                || office.now().directions().opening().covers(rule.times(), now));
+  private RuleView view(Rule rule, Party owner, PersonId viewer, Moment now) {
     return new RuleView(
         rule.id(),
         rule.when(),
@@ -85,7 +79,7 @@ class RulesViews {
             ? null
             : rule.until().atZone(office.now().identity().zone()).toLocalDateTime(),
         target(rule.to(), owner, viewer),
-        holds);
+        rule.holds(now));
   }
 
   private CallersView callers(Callers callers, PersonId viewer) {
