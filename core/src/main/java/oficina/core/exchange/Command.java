@@ -69,6 +69,8 @@ public sealed interface Command {
 
     R of(PickUp command);
 
+    R of(TakeOver command);
+
     R of(SendDigits command);
 
     R of(ToMailbox command);
@@ -134,6 +136,7 @@ public sealed interface Command {
    * @param to what was dialled
    * @param callerId what a called outsider is to be shown; null for what the person has chosen
    * @param line the line it goes out on, whose number is shown instead; null for none
+   * @param behalf the colleague in whose name it is placed; null for one's own
    */
   record MakeCall(
       CallId call,
@@ -141,17 +144,18 @@ public sealed interface Command {
       DeviceId device,
       Dialled to,
       @Nullable CallerIdChoice callerId,
-      @Nullable GroupId line)
+      @Nullable GroupId line,
+      @Nullable PersonId behalf)
       implements ByPerson {
 
-    /** On one's own line. */
+    /** On one's own line, in one's own name. */
     public MakeCall(
         CallId call,
         PersonId person,
         DeviceId device,
         Dialled to,
         @Nullable CallerIdChoice callerId) {
-      this(call, person, device, to, callerId, null);
+      this(call, person, device, to, callerId, null, null);
     }
 
     @Override
@@ -394,6 +398,17 @@ public sealed interface Command {
    * @param from at whom it rings; null for one's pickup group
    */
   record PickUp(PersonId person, DeviceId device, @Nullable PersonId from) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Answer, or go on with, a call that rings at somebody or is held by them for whom one acts, or
+   * who has it in one's own name.
+   */
+  record TakeOver(CallId call, PersonId person, DeviceId device) implements Command {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -221,6 +221,11 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   @Override
+  public @Nullable Refusal of(Command.TakeOver c) {
+    return new Delegating(draft).takeOver(c);
+  }
+
+  @Override
   public @Nullable Refusal of(Command.SendDigits c) {
     return mine(c, (call, mine) -> handling.sendDigits(call, mine, c.digits()));
   }

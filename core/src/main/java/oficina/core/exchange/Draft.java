@@ -151,7 +151,12 @@ final class Draft {
     Party caller = waiting == null ? call.caller() : waiting.party();
     Standing.OnItsWay way = call.standing().onItsWay();
     return new Walk(
-        router(call), new Caller(caller, Set.of()), now, way.diversions(), way.steps(), sentOn);
+        router(call),
+        new Caller(caller, caller.equals(call.caller()) ? call.behalf() : null, Set.of()),
+        now,
+        way.diversions(),
+        way.steps(),
+        sentOn);
   }
 
   /** Whether this person has a device that would ring and nothing to do with any call. */

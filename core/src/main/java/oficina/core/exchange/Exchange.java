@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import java.time.Instant;
+import java.util.List;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
@@ -46,6 +47,11 @@ public final class Exchange {
    */
   public Offers offers(Call call, PersonId person) {
     return new Offering(new Draft(state, office, Instant.MAX)).of(call, person);
+  }
+
+  /** The calls of others that concern this person by delegation, the oldest first. */
+  public List<ActedFor> actedFor(PersonId person) {
+    return new Delegating(new Draft(state, office, Instant.MAX)).seenBy(person);
   }
 
   /** Carries out what was decided, or what is replayed. */

@@ -18,9 +18,10 @@ import oficina.core.state.Call;
 public final class Permissions {
   private Permissions() {}
 
-  /** Those whose ringing calls this person takes for them: their team and their groups. */
+  /** Those whose ringing calls this person takes: their team, their groups, whom they act for. */
   public static Set<PersonId> pickUpGroup(Office office, PersonId person) {
     Set<PersonId> all = new LinkedHashSet<>(office.directory().teamOf(person));
+    all.addAll(office.delegations().principalsOf(person));
     for (GroupId group : office.directory().groupsOf(person)) {
       office.directory().group(group).ifPresent(each -> all.addAll(each.members()));
     }
@@ -32,6 +33,11 @@ public final class Permissions {
   public static boolean mayPickUp(Office office, PersonId person, PersonId from) {
     return office.settings().pickUp() == Settings.PickUp.ANYBODY
         || pickUpGroup(office, person).contains(from);
+  }
+
+  /** Whether this person may call in the name of the other. */
+  public static boolean mayActFor(Office office, PersonId person, PersonId principal) {
+    return office.delegations().actsFor(person, principal);
   }
 
   /** Whether this person takes a parked call without being asked once more. */

@@ -60,6 +60,9 @@ record Placing(Draft draft) {
     if (c.line() != null && !Permissions.mayCallOn(draft.office, c.line(), person)) {
       return Refusal.of(Reason.NOT_YOUR_LINE);
     }
+    if (c.behalf() != null && !Permissions.mayActFor(draft.office, person, c.behalf())) {
+      return Refusal.of(Reason.NOT_A_DELEGATE, "person", c.behalf().toString());
+    }
     draft.holdActive(person);
     CallerId shown = shownTo(called, c);
     draft.emit(
@@ -74,10 +77,16 @@ record Placing(Draft draft) {
             c.to().afterAnswer(),
             announces,
             null,
-            byRules(called)));
+            byRules(called),
+            called.equals(principal(c)) ? null : c.behalf()));
     Lead lead = draft.walk(draft.call(c.call())).to(called);
     draft.follow(c.call(), lead, List.of(), shown);
     return null;
+  }
+
+  /** Nobody calls a colleague in that colleague's own name. */
+  private static @Nullable Party principal(Command.MakeCall c) {
+    return c.behalf() == null ? null : new Party.Employee(c.behalf());
   }
 
   /** What the called party is shown. Who calls for help has to be found. */
@@ -89,7 +98,7 @@ record Placing(Draft draft) {
       return draft.office.callerId(c.person(), CallerIdChoice.DIRECT);
     }
     return c.line() == null
-        ? draft.office.callerId(c.person(), c.callerId())
+        ? draft.office.callerId(c.behalf() == null ? c.person() : c.behalf(), c.callerId())
         : new CallerId(draft.office.directory().group(c.line()).orElseThrow().number());
   }
 

@@ -64,6 +64,10 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     TIME_TOO_FAR,
     /** One does not belong to the line, or it has no number. */
     NOT_YOUR_LINE,
+    /** One does not act for the colleague in whose name one wants to call; {@code person}. */
+    NOT_A_DELEGATE,
+    /** Only a call that rings, or one of two that is held, can be taken over. */
+    NOT_TO_TAKE_OVER,
     TARGET_BUSY,
     TARGET_DO_NOT_DISTURB,
     TARGET_OFF_DUTY,

@@ -74,6 +74,12 @@ public final class CallRecord {
     boolean recorded;
     Part.@Nullable Ruling ruling;
 
+    /** The delegate who placed the call in their name; null when they placed it themselves. */
+    @Nullable PersonId by;
+
+    /** Whether it rings at others for them, and not at themselves. */
+    boolean elsewhere;
+
     Tally(Direction direction, @Nullable Party line, Instant began) {
       this.direction = direction;
       this.line = line;
@@ -83,6 +89,13 @@ public final class CallRecord {
     void goesOn() {
       ended = null;
       endedBy = null;
+    }
+
+    void ends(Instant at, Cause why) {
+      if (ended == null) {
+        ended = at;
+        cause = why;
+      }
     }
   }
 
@@ -116,13 +129,14 @@ public final class CallRecord {
 
     @Override
     public List<Part> of(Originated e) {
-      began(e.leg(), e.caller(), e.called(), e.at());
+      Party behalf = e.behalf() == null ? null : new Party.Employee(e.behalf());
+      began(e.leg(), e.caller(), e.called(), behalf, e.at());
       return List.of();
     }
 
     @Override
     public List<Part> of(CallBackRings e) {
-      began(e.leg(), e.caller(), e.called(), e.at());
+      began(e.leg(), e.caller(), e.called(), null, e.at());
       return List.of();
     }
 
@@ -209,13 +223,18 @@ public final class CallRecord {
     return List.of();
   }
 
-  private void began(int leg, Party by, Party to, Instant at) {
+  private void began(int leg, Party by, Party to, @Nullable Party behalf, Instant at) {
     caller = by;
     called = to;
     parties.put(leg, by);
     PersonId person = by.employee();
     if (person != null) {
-      tallies.put(person, new Tally(Direction.PLACED, null, at));
+      tallies.put(person, new Tally(Direction.PLACED, behalf, at));
+    }
+    if (behalf != null) {
+      Tally principal = new Tally(Direction.PLACED, null, at);
+      principal.by = person;
+      tallies.put(behalf.employee(), principal);
     }
   }
 
@@ -228,7 +247,19 @@ public final class CallRecord {
       if (tally.answered == null) {
         tally.goesOn(); // it had rung here before, was sent on, and is back
       }
+      tally.elsewhere = false;
+      tally.by = null; // what began in their name comes to themselves
     }
+    PersonId owner = e.line() == null ? null : e.line().employee();
+    if (owner != null && !owner.equals(person)) {
+      tallies.computeIfAbsent(owner, p -> forThemElsewhere(e));
+    }
+  }
+
+  private static Tally forThemElsewhere(Delivered e) {
+    Tally tally = new Tally(Direction.RECEIVED, e.line(), e.at());
+    tally.elsewhere = true;
+    return tally;
   }
 
   /** A party comes over from another call: what it did there, it did for this one. */
@@ -275,6 +306,11 @@ public final class CallRecord {
     if (tally != null) {
       tally.answered = tally.answered == null ? e.at() : tally.answered;
       tally.goesOn(); // whoever sent it on and got it back goes on with their part
+    }
+    for (Tally each : tallies.values()) {
+      if (each.elsewhere) {
+        each.ends(e.at(), Cause.ANSWERED_ELSEWHERE);
+      }
     }
   }
 
@@ -337,7 +373,10 @@ public final class CallRecord {
       tally.ended = e.at();
       tally.cause =
           each.from().equals(each.to().mailboxOf()) ? each.why().cause() : Cause.FORWARDED;
-      tallies.putIfAbsent(person, tally);
+      Tally known = tallies.putIfAbsent(person, tally);
+      if (known != null && known.elsewhere) {
+        known.ends(e.at(), each.why().cause());
+      }
       ruled(person, new Part.Ruling(each.why(), each.rule(), null, each.to()));
       people.add(person);
     }
@@ -353,8 +392,12 @@ public final class CallRecord {
     if (tally == null || tally.ended != null) {
       return List.of();
     }
-    tally.ended = e.at();
-    tally.cause = e.cause();
+    tally.ends(e.at(), e.cause());
+    for (Tally each : tallies.values()) {
+      if (each.by != null && each.by.equals(party.employee()) && each.ended == null) {
+        each.ended = e.at(); // what was done in their name is done
+      }
+    }
     if (tally.direction == Direction.PLACED) {
       return List.of(); // the cause is known only with the end of the call
     }
@@ -396,7 +439,7 @@ public final class CallRecord {
 
   private Part part(PersonId person, Tally tally, Instant now) {
     tally.written = true;
-    Party me = new Party.Employee(person);
+    Party me = new Party.Employee(tally.by == null ? person : tally.by);
     boolean placed = tally.direction == Direction.PLACED;
     Instant spoke = tally.answered;
     Instant ended = tally.ended == null ? now : tally.ended;
@@ -417,13 +460,17 @@ public final class CallRecord {
         course.talked(me, now),
         course.held(me, now),
         result,
-        result == Result.ANSWERED_ELSEWHERE && answerer != null ? answerer.employee() : null,
-        result == Result.ANSWERED ? tally.endedBy : null,
+        tally.by != null ? tally.by : result == Result.ANSWERED_ELSEWHERE ? taker() : null,
+        result == Result.ANSWERED && tally.by == null ? tally.endedBy : null,
         over,
         tally.cause,
         message,
         tally.recorded,
         tally.ruling);
+  }
+
+  private @Nullable PersonId taker() {
+    return answerer == null ? null : answerer.employee();
   }
 
   private Party other() {

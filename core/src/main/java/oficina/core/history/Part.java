@@ -13,10 +13,12 @@ import org.jspecify.annotations.Nullable;
  * One employee's part in a call: an entry of their history.
  *
  * @param other who was at the other end; the group called as long as none of it has answered
- * @param line the line it came in on; null for a call the employee placed
+ * @param line the line it came in on, or of the colleague in whose name the employee placed it;
+ *     null for a call placed in one's own name
  * @param began when it was placed or began to ring here
  * @param rang how long it rang here, or at the other end when the employee placed it
- * @param answeredBy the colleague who took a call that rang here too; null otherwise
+ * @param answeredBy the colleague who took a call that was for the employee, or placed one in their
+ *     name; null otherwise
  * @param endedBy who hung up; null when nobody spoke, or it ended otherwise
  * @param callOver whether the whole call is over, and not only this part in it
  * @param cause why it ended; null in entries that were written before it was kept

@@ -31,6 +31,7 @@ public final class Office {
   private final Settings settings;
   private final Map<PersonId, String> former;
   private final Directions directions;
+  private final Delegations delegations;
   private final DialPlan plan;
   private final PeopleFinder finder;
 
@@ -60,6 +61,7 @@ public final class Office {
       Map<PersonId, String> former,
       Directions directions) {
     this.directions = directions;
+    this.delegations = new Delegations(directions.rules());
     this.identity = identity;
     this.directory = directory;
     this.settings = settings;
@@ -101,6 +103,11 @@ public final class Office {
   /** What has been decided about where calls go. */
   public Directions directions() {
     return directions;
+  }
+
+  /** Who acts for whom. */
+  public Delegations delegations() {
+    return delegations;
   }
 
   public Settings settings() {

@@ -54,7 +54,9 @@ public record RuleCheck(Office office) {
     /** Nobody would be rung by it. */
     RINGS_NOBODY,
     /** A line rings those who take part in it, and has no order of its own. */
-    RINGS_MEMBERS
+    RINGS_MEMBERS,
+    /** Only colleagues act for somebody, and nobody for a line. */
+    NO_DELEGATE
   }
 
   /** Everything that is wrong with the rules of this person or line. */
@@ -74,6 +76,13 @@ public record RuleCheck(Office office) {
     }
     if (owner.group() != null && !rules.rings().isEmpty()) {
       faults.add(new Fault(Kind.RINGS_MEMBERS, null, owner));
+    }
+    for (PersonId delegate : rules.delegates()) {
+      Party party = new Party.Employee(delegate);
+      boolean colleague = office.directory().person(delegate).isPresent() && !party.equals(owner);
+      if (owner.employee() == null || !colleague) {
+        faults.add(new Fault(Kind.NO_DELEGATE, null, party));
+      }
     }
     for (CallRules.Ring ring : rules.rings()) {
       if (ring.who().isEmpty()) {

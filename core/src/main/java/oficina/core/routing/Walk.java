@@ -219,7 +219,9 @@ public final class Walk {
             && rules.rules().stream().anyMatch(rule -> !rule.callers().companies().isEmpty());
     return byCompany
         ? new Caller(
-            caller.party(), office.directions().book().companies(caller.number(), owner.employee()))
+            caller.party(),
+            caller.behalf(),
+            office.directions().book().companies(caller.number(), owner.employee()))
         : caller;
   }
 

@@ -3,6 +3,7 @@ package oficina.core.rules;
 import java.time.Duration;
 import java.util.List;
 import oficina.core.call.Party;
+import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,14 +12,23 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rings whom a call rings one after the other; empty for the owner alone
  * @param hours when calls are taken; null for always
+ * @param delegates colleagues who answer and place calls for the owner; a line has none
  */
-public record CallRules(List<Rule> rules, List<Ring> rings, @Nullable Timetable hours) {
+public record CallRules(
+    List<Rule> rules, List<Ring> rings, @Nullable Timetable hours, List<PersonId> delegates) {
   /** Nothing has been decided. */
   public static final CallRules NONE = new CallRules(List.of(), List.of(), null);
 
   public CallRules {
     rules = List.copyOf(rules);
     rings = List.copyOf(rings);
+    delegates =
+        delegates == null ? List.of() : List.copyOf(delegates); // kept before there were any
+  }
+
+  /** Of an owner without delegates. */
+  public CallRules(List<Rule> rules, List<Ring> rings, @Nullable Timetable hours) {
+    this(rules, rings, hours, List.of());
   }
 
   /**

@@ -3,16 +3,23 @@ package oficina.core.rules;
 import java.util.Set;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Whoever calls, as rules tell them apart.
  *
+ * @param behalf the colleague in whose name somebody inside calls; null for their own
  * @param companies what the contacts with their number belong to, in lower case
  */
-public record Caller(Party party, Set<String> companies) {
+public record Caller(Party party, @Nullable PersonId behalf, Set<String> companies) {
   public Caller {
     companies = Set.copyOf(companies);
+  }
+
+  /** In their own name. */
+  public Caller(Party party, Set<String> companies) {
+    this(party, null, companies);
   }
 
   /** Whether it is somebody of the office. */

@@ -44,6 +44,7 @@ public record Callers(
       case WITHHELD -> !caller.inside() && caller.number() == null;
       case CHOSEN ->
           (caller.inside() && people.contains(caller.party().employee()))
+              || (caller.behalf() != null && people.contains(caller.behalf()))
               || (caller.number() != null && numbers.contains(caller.number()))
               || caller.companies().stream().anyMatch(companies::contains);
     };

@@ -68,7 +68,8 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
             e.called(),
             e.callerId(),
             e.at(),
-            new Call.Purpose(e.announces(), e.asideOf(), null)),
+            new Call.Purpose(e.announces(), e.asideOf(), null),
+            e.behalf()),
         Connection.begun(e.leg(), e.caller(), e.device(), connected(e.at())),
         Standing.atFirst(e.afterAnswer(), e.ways()));
   }
@@ -302,7 +303,7 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
     Connection.Phase alerting = new Connection.Phase(ConnectionState.ALERTING, e.at(), e.until());
     return begins(
         e,
-        new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), purpose),
+        new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), purpose, null),
         Connection.begun(e.leg(), e.caller(), null, alerting),
         Standing.atFirst("", List.of()));
   }

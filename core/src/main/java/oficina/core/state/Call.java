@@ -41,9 +41,15 @@ public record Call(
    * @param callerId what a called outsider is shown
    * @param began when it was placed
    * @param purpose what it was placed for
+   * @param behalf in whose name the caller, a delegate of theirs, placed it; null for their own
    */
   public record Origin(
-      Party caller, Party called, CallerId callerId, Instant began, Purpose purpose) {}
+      Party caller,
+      Party called,
+      CallerId callerId,
+      Instant began,
+      Purpose purpose,
+      @Nullable PersonId behalf) {}
 
   /**
    * What a call was placed for, beyond speaking with whoever was called. At most one of these.
@@ -113,6 +119,11 @@ public record Call(
 
   public CallerId callerId() {
     return origin.callerId();
+  }
+
+  /** In whose name a delegate of theirs placed it; null when it was placed in the caller's own. */
+  public @Nullable PersonId behalf() {
+    return origin.behalf();
   }
 
   public Instant began() {

@@ -179,6 +179,7 @@ public sealed interface ExchangeEvent {
    * @param announces the held call this one is placed to announce; null when none
    * @param asideOf the conference its other party is taken aside from; null when none
    * @param ways where it goes, one after the other, when nobody takes it where it is called
+   * @param behalf in whose name the caller placed it; null for their own
    */
   record Originated(
       CallId call,
@@ -191,8 +192,38 @@ public sealed interface ExchangeEvent {
       String afterAnswer,
       @Nullable CallId announces,
       @Nullable CallId asideOf,
-      List<Way> ways)
+      List<Way> ways,
+      @Nullable PersonId behalf)
       implements OfCall {
+
+    /** In the caller's own name. */
+    public Originated(
+        CallId call,
+        Instant at,
+        int leg,
+        Party caller,
+        Party called,
+        @Nullable DeviceId device,
+        CallerId callerId,
+        String afterAnswer,
+        @Nullable CallId announces,
+        @Nullable CallId asideOf,
+        List<Way> ways) {
+      this(
+          call,
+          at,
+          leg,
+          caller,
+          called,
+          device,
+          callerId,
+          afterAnswer,
+          announces,
+          asideOf,
+          ways,
+          null);
+    }
+
     @Override
     public boolean begins() {
       return true;

@@ -140,6 +140,8 @@ final class Play {
       case CALL_BACK -> callBack(step);
       case CANCEL_CALL_BACK -> new Command.CancelCallBack(wish(step), person);
       case PICK_UP -> pickUp(step);
+      case TAKE_OVER -> takeOver(step, call);
+      case CALL_FOR_ANOTHER -> callForAnother(step);
       case DIGITS -> new Command.SendDigits(call, person, "12#");
       case TO_MAILBOX -> new Command.ToMailbox(call, person);
       case TAKE_FROM_MAILBOX -> new Command.TakeFromMailbox(atMailbox(step), person, Scene.WINDOW);
@@ -176,6 +178,37 @@ final class Play {
   private static Command pickUp(Step step) {
     PersonId from = step.which() < 3 ? null : TestOffice.EVERYBODY.get(step.which() % 6);
     return new Command.PickUp(person(step), Scene.WINDOW, from);
+  }
+
+  /** Most often where there is such a call. */
+  private Command takeOver(Step step, CallId otherwise) {
+    return TestOffice.EVERYBODY.stream()
+        .flatMap(
+            person ->
+                scene.exchange.actedFor(person).stream()
+                    .filter(each -> each.service() != null)
+                    .map(each -> new Command.TakeOver(each.call(), person, Scene.WINDOW)))
+        .skip(step.which() % 2)
+        .findFirst()
+        .orElse(new Command.TakeOver(otherwise, person(step), Scene.WINDOW));
+  }
+
+  /** Most often by somebody who acts for whoever is named. */
+  private Command callForAnother(Step step) {
+    PersonId delegate = person(step);
+    PersonId principal =
+        scene.exchange.office().delegations().principalsOf(delegate).stream()
+            .findFirst()
+            .orElse(TestOffice.EVERYBODY.get(step.which() % 6));
+    String typed = List.of("221", "200", "0151 496 0172", "999").get(step.amount() % 4);
+    return new Command.MakeCall(
+        scene.nextId(),
+        delegate,
+        Scene.WINDOW,
+        scene.office.plan.interpret(typed),
+        null,
+        null,
+        principal);
   }
 
   /** Everything this person has in hand; otherwise hardly anybody would ever be free. */
@@ -292,6 +325,7 @@ final class Play {
               .count();
       assertThat(heard).as("rule 3: hears one call, person %s", person).isLessThan(2);
       checkOffers(person);
+      checkActedFor(person);
     }
     int lines = 0;
     Set<String> slots = new HashSet<>();
@@ -331,6 +365,19 @@ final class Play {
               .isInstanceOf(Decision.Accepted.class);
         }
       }
+    }
+  }
+
+  /** Rule 8, for what delegates are offered; and nobody sees a call twice, or one of their own. */
+  private void checkActedFor(PersonId person) {
+    List<ActedFor> seen = scene.exchange.actedFor(person);
+    assertThat(seen).extracting(ActedFor::call).doesNotHaveDuplicates();
+    for (ActedFor each : seen) {
+      assertThat(scene.state(each.call()).of(person)).isNull();
+      Command command = new Command.TakeOver(each.call(), person, Scene.WINDOW);
+      assertThat(scene.exchange.decide(command, scene.now()) instanceof Decision.Accepted)
+          .as("rule 8: %s", each)
+          .isEqualTo(each.service() != null);
     }
   }
 
@@ -415,6 +462,7 @@ final class Play {
 
     @Override
     public Void of(ExchangeEvent.Originated e) {
+      add(parts, e.behalf());
       return begins(e.leg(), e.caller().employee());
     }
 
@@ -430,6 +478,7 @@ final class Play {
 
     @Override
     public Void of(ExchangeEvent.Delivered e) {
+      add(parts, e.line() == null ? null : e.line().employee());
       return begins(e.leg(), e.party().employee());
     }
 

@@ -81,7 +81,10 @@ public final class RandomRules {
     }
     boolean person = owner.employee() != null;
     return new CallRules(
-        rules, person ? rings : List.of(), random.nextInt(4) == 0 ? hours() : null);
+        rules,
+        person ? rings : List.of(),
+        random.nextInt(4) == 0 ? hours() : null,
+        person && random.nextInt(3) == 0 ? List.of(any(EVERYBODY)) : List.of());
   }
 
   private Callers callers() {

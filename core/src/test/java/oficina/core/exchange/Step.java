@@ -40,6 +40,8 @@ record Step(What what, int who, int which, int amount) {
     CALL_BACK,
     CANCEL_CALL_BACK,
     PICK_UP,
+    TAKE_OVER,
+    CALL_FOR_ANOTHER,
     DIGITS,
     NETWORK_RINGS,
     NETWORK_ANSWERS,

@@ -300,15 +300,15 @@ class RulesTest {
   void one_calls_out_on_a_line_of_ones_own_and_on_no_other() {
     Dialled dov = scene.office.plan.interpret(DOV.e164());
     CallId call = scene.nextId();
-    scene.run(new Command.MakeCall(call, TOMASZ, Scene.WINDOW, dov, null, FREIGHT));
+    scene.run(new Command.MakeCall(call, TOMASZ, Scene.WINDOW, dov, null, FREIGHT, null));
     assertThat(scene.state(call).callerId().number()).isEqualTo(new PhoneNumber("+441914980220"));
     scene.clear(call, TOMASZ);
     Command others =
-        new Command.MakeCall(scene.nextId(), TOMASZ, Scene.WINDOW, dov, null, FRONT_DESK);
+        new Command.MakeCall(scene.nextId(), TOMASZ, Scene.WINDOW, dov, null, FRONT_DESK, null);
     assertThat(scene.run(others).reason()).isEqualTo(Refusal.Reason.NOT_YOUR_LINE);
     CallId help = scene.nextId();
     Dialled emergency = scene.office.plan.interpret("999");
-    scene.run(new Command.MakeCall(help, TOMASZ, Scene.WINDOW, emergency, null, FREIGHT));
+    scene.run(new Command.MakeCall(help, TOMASZ, Scene.WINDOW, emergency, null, FREIGHT, null));
     assertThat(scene.state(help).callerId().number())
         .as("whoever calls for help has to be found")
         .isEqualTo(new PhoneNumber("+441914980221"));
