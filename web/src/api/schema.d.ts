@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/take-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/take-from-mailbox": {
         parameters: {
             query?: never;
@@ -1780,6 +1796,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lines/behalf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["behalf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/known": {
         parameters: {
             query?: never;
@@ -2174,6 +2206,7 @@ export interface components {
             sentBy?: string;
             forwardedFrom?: string;
             answersFor?: string;
+            behalf?: string;
             returned: components["schemas"]["Returned"];
             callBack: boolean;
         };
@@ -2271,6 +2304,7 @@ export interface components {
             sentBy?: string;
             forwardedFrom?: string;
             answersFor?: string;
+            behalf?: string;
             returned: components["schemas"]["Returned"];
             callBack: boolean;
             /** @enum {string} */
@@ -2426,6 +2460,7 @@ export interface components {
             calls: components["schemas"]["CallView"][];
             callBacks: components["schemas"]["CallBackView"][];
             leaving: components["schemas"]["LeavingView"][];
+            others: components["schemas"]["OthersCallView"][];
             shelf: components["schemas"]["SlotView"][];
             people: components["schemas"]["PersonView"][];
             service: components["schemas"]["Service"];
@@ -2512,6 +2547,7 @@ export interface components {
             direction: "PLACED" | "RECEIVED";
             other: components["schemas"]["PartyView"];
             line?: string;
+            behalf?: string;
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -2738,6 +2774,7 @@ export interface components {
             calls: components["schemas"]["CallView"][];
             callBacks: components["schemas"]["CallBackView"][];
             leaving: components["schemas"]["LeavingView"][];
+            others: components["schemas"]["OthersCallView"][];
         };
         NameAndPassword: {
             name: string;
@@ -2770,6 +2807,8 @@ export interface components {
             callerId?: "DIRECT" | "OFFICE" | "WITHHELD";
             /** Format: int64 */
             line?: number;
+            /** Format: int64 */
+            behalf?: number;
         };
         NewContactBody: {
             own: boolean;
@@ -2833,6 +2872,18 @@ export interface components {
         };
         OtherCall: {
             other: string;
+        };
+        OthersCallView: {
+            call: string;
+            holder: components["schemas"]["PartyView"];
+            mine: boolean;
+            other: components["schemas"]["PartyView"];
+            /** @enum {string} */
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "SENT";
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            service?: "ANSWER" | "TAKE_OVER";
         };
         OutcomeList: {
             outcomes: string[];
@@ -3051,6 +3102,7 @@ export interface components {
             rules: components["schemas"]["RuleBody"][];
             rings: components["schemas"]["RingBody"][];
             hours: components["schemas"]["Hours"];
+            delegates: number[];
         };
         RulesView: {
             owner: components["schemas"]["PartyView"];
@@ -3062,6 +3114,7 @@ export interface components {
             rules: components["schemas"]["RuleView"][];
             rings: components["schemas"]["RingView"][];
             hours: components["schemas"]["Hours"];
+            delegates: components["schemas"]["PartyView"][];
         };
         RulingView: {
             /** @enum {string} */
@@ -3440,6 +3493,7 @@ export type SchemaNumberView = components['schemas']['NumberView'];
 export type SchemaOffered = components['schemas']['Offered'];
 export type SchemaOpeningBody = components['schemas']['OpeningBody'];
 export type SchemaOtherCall = components['schemas']['OtherCall'];
+export type SchemaOthersCallView = components['schemas']['OthersCallView'];
 export type SchemaOutcomeList = components['schemas']['OutcomeList'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
@@ -5482,6 +5536,30 @@ export interface operations {
             };
         };
     };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answering"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     take_2: {
         parameters: {
             query?: never;
@@ -6562,6 +6640,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LineView"][];
+                };
+            };
+        };
+    };
+    behalf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PartyView"][];
                 };
             };
         };

@@ -38,6 +38,7 @@ export type {
   SchemaRecordingsPage as RecordingsPage,
   SchemaRecordingView as RecordingView,
   SchemaService as Service,
+  SchemaOthersCallView as OthersCallView,
   SchemaNoticeView as NoticeView,
   SchemaOutside as Outside,
   SchemaOutsideCallView as OutsideCallView,

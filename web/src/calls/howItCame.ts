@@ -24,6 +24,8 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
   return [
     call.conference ? conference(call.conference, t) : '',
     call.direction === 'PLACED' ? t('how.placed') : line,
+    call.behalf &&
+      t(call.direction === 'PLACED' ? 'how.placedFor' : 'how.callsFor', { name: call.behalf }),
     call.sentBy && t('how.sentBy', { name: call.sentBy }),
     call.forwardedFrom && t('how.forwardedFrom', { name: call.forwardedFrom }),
     !call.forwardedFrom && call.answersFor && t('how.answersFor', { name: call.answersFor }),

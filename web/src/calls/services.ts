@@ -1,5 +1,5 @@
 import { del, post } from '../api/client';
-import type { CallView, ConferenceView, NewCall, PartyView } from '../api/types';
+import type { CallView, ConferenceView, NewCall, OthersCallView, PartyView } from '../api/types';
 import { device } from '../live/device';
 import { attempt } from '../notices/attempt';
 import { callStore } from './store';
@@ -9,12 +9,17 @@ export type Action = CallView['actions'][number];
 /** What a called outsider is shown. */
 export type CallerId = NonNullable<NewCall['callerId']>;
 
-/** The same, or a line of mine on which the call goes out. */
-export type ShownAs = CallerId | number;
+/** The same, or a line of mine on which the call goes out, or in whose name I call. */
+export type ShownAs = CallerId | number | `as-${number}`;
+
+const inNameOf = (shown?: ShownAs) =>
+  typeof shown === 'string' && shown.startsWith('as-') ? Number(shown.slice(3)) : undefined;
 
 /** Places a call to an extension, a number, or a text with a number in it. */
 export function placeCall(to: string, shown?: ShownAs): Promise<{ id: string }> {
-  const as = typeof shown === 'number' ? { line: shown } : { callerId: shown };
+  const behalf = inNameOf(shown);
+  const as =
+    typeof shown === 'number' ? { line: shown } : behalf ? { behalf } : { callerId: shown };
   return post<{ id: string }>('/api/calls', { to, device, ...as });
 }
 
@@ -72,6 +77,11 @@ export interface SendTo {
 
 export function send(call: CallView, way: Way, target: SendTo): Promise<unknown> {
   return post(`/api/calls/${call.id}/${way}`, way === 'announce' ? { ...target, device } : target);
+}
+
+/** Answers a colleague's call, or goes on with it, because one of us acts for the other. */
+export function takeOver(call: OthersCallView): Promise<void> {
+  return orNotice(post(`/api/calls/${call.call}/take-over`, { device }));
 }
 
 /** Takes a call that rings at a colleague, or the one ringing longest in my team. */

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { CallBackView, CallView, LeavingView, MyCalls } from '../api/types';
+import type { CallBackView, CallView, LeavingView, MyCalls, OthersCallView } from '../api/types';
 
 /**
  * What can be open in a call's strip, one at a time: the choice of a target, of somebody to add, or of
@@ -12,12 +12,14 @@ interface Calls {
   callBacks: CallBackView[];
   /** Who leaves a message in a mailbox of mine right now. */
   leaving: LeavingView[];
+  /** Calls of colleagues that concern me because one of us acts for the other. */
+  others: OthersCallView[];
   panel: { call: string; what: Panel } | null;
   /** The call the keys mean, when one was chosen. */
   chosen: string;
 }
 
-const NONE: Calls = { calls: [], callBacks: [], leaving: [], panel: null, chosen: '' };
+const NONE: Calls = { calls: [], callBacks: [], leaving: [], others: [], panel: null, chosen: '' };
 
 /** My calls, and what I have opened of them. */
 export const useCallStore = create<Calls>(() => NONE);
@@ -26,11 +28,12 @@ export const useCalls = () => useCallStore((store) => store.calls);
 
 export const callStore = {
   /** What the server says of my calls. A call that has ended is no longer chosen. */
-  take: ({ calls, callBacks, leaving }: MyCalls) =>
+  take: ({ calls, callBacks, leaving, others }: MyCalls) =>
     useCallStore.setState(({ chosen }) => ({
       calls,
       callBacks,
       leaving,
+      others,
       chosen: calls.some((call) => call.id === chosen) ? chosen : '',
     })),
   choose: (chosen: string) => useCallStore.setState({ chosen }),

@@ -2,6 +2,7 @@ import { Suspense, lazy, useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallBackView, CallView } from '../api/types';
 import { Announcement } from '../calls/Announcement';
+import { OthersCalls } from '../calls/OthersCalls';
 import { CallStrip } from '../calls/CallStrip';
 import { Ringing } from '../calls/Ringing';
 import { DragBoard } from '../calls/drag';
@@ -36,6 +37,7 @@ export function Desk() {
           <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
           <DialField />
           <Ringing />
+          <OthersCalls />
           <Tips />
           <InHand />
         </div>

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { LineView } from '../api/types';
+import type { LineView, PartyView } from '../api/types';
 import type { CallerId, ShownAs } from '../calls/services';
 import { usePreferences } from '../preferences/preferences';
 
@@ -8,6 +8,8 @@ interface Props<T extends ShownAs> {
   value?: T;
   /** Lines of mine that it can go out on; none where that makes no sense. */
   lines?: LineView[];
+  /** In whose name I can call; nobody where that makes no sense. */
+  principals?: PartyView[];
   onChoose: (shown: T) => void;
 }
 
@@ -15,6 +17,7 @@ interface Props<T extends ShownAs> {
 export function CallerIdSelect<T extends ShownAs = CallerId>({
   value,
   lines = [],
+  principals = [],
   onChoose,
 }: Props<T>) {
   const { t } = useTranslation();
@@ -34,6 +37,11 @@ export function CallerIdSelect<T extends ShownAs = CallerId>({
       {lines.map((line) => (
         <option key={line.id} value={line.id}>
           {t('callerId.line', { name: line.name })}
+        </option>
+      ))}
+      {principals.map((each) => (
+        <option key={`as-${each.person}`} value={`as-${each.person}`}>
+          {t('callerId.behalf', { name: each.name })}
         </option>
       ))}
     </select>

@@ -7,7 +7,7 @@ import { type ShownAs, placeCall } from '../calls/services';
 import { useCallStore, useCalls } from '../calls/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
-import { useLines } from '../lines/lines';
+import { useLines, usePrincipals } from '../lines/lines';
 import { useOnce } from '../live/useOnce';
 import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
@@ -29,6 +29,7 @@ export function DialField() {
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<ShownAs>();
   const lines = useLines().filter((each) => each.mine);
+  const principals = usePrincipals();
   const wanted = text.trim();
   const inCall = activeCall(useCalls());
   const sendsDigits = useCallStore(
@@ -166,10 +167,11 @@ export function DialField() {
             <IconBackspace size={20} aria-hidden="true" />
           </button>
         )}
-        {options[chosen]?.kind === 'number' && (
+        {(options[chosen]?.kind === 'number' || (wanted && principals.length > 0)) && (
           <CallerIdSelect<ShownAs>
             value={callerId}
             lines={lines}
+            principals={principals}
             onChoose={(chosenId) => {
               setCallerId(chosenId);
               focus();

@@ -21,6 +21,7 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ['↑ ↓', t('key.strip')],
     ...tabs(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
     ['G', t('key.pickUp')],
+    ['=', t('key.takeOver')],
     [',', t('key.status')],
     ['?', t('key.help')],
     ['Esc', t('key.escape')],

@@ -31,6 +31,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   const about = [
     ...aboutParty(entry.other, t),
     entry.line ? t('history.onLine', { line: entry.line }) : '',
+    entry.behalf ? t('history.behalf', { name: entry.behalf }) : '',
     entry.outcome,
     entry.noted ? t('history.noted') : '',
   ];

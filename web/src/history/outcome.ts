@@ -13,6 +13,10 @@ function resultOf(entry: HistoryEntry, t: TFunction): string {
   if (entry.result === 'ANSWERED_ELSEWHERE' && !entry.answeredBy) {
     return t('history.result.ANSWERED_OUTSIDE');
   }
+  if (entry.direction === 'PLACED' && entry.answeredBy) {
+    const result = t(`history.result.${entry.result}`, { time: clockTime(entry.talked) });
+    return t('history.placedBy', { person: entry.answeredBy, result });
+  }
   return t(`history.result.${entry.result}`, {
     time: clockTime(entry.talked),
     person: entry.answeredBy ?? '',

@@ -1,10 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { get, put } from '../api/client';
-import type { LineView } from '../api/types';
+import type { LineView, PartyView } from '../api/types';
 
 /** The lines that several people answer. */
 export const useLines = () =>
   useQuery({ queryKey: ['lines'], queryFn: () => get<LineView[]>('/api/lines') }).data ?? [];
+
+/** Those for whom I answer and place calls. */
+export const usePrincipals = () =>
+  useQuery({ queryKey: ['lines', 'behalf'], queryFn: () => get<PartyView[]>('/api/lines/behalf') })
+    .data ?? [];
 
 /** Takes part in a line from now on, or rests. */
 export const takePart = (line: number, takesPart: boolean) =>

@@ -9,6 +9,7 @@ import { useLines } from '../lines/lines';
 import { attempt } from '../notices/attempt';
 import { useMe } from '../session/session';
 import { Case } from './Case';
+import { Delegates } from './Delegates';
 import { ForAWhile } from './ForAWhile';
 import { HoursForm, usual } from './HoursForm';
 import { Lines } from './Lines';
@@ -150,6 +151,14 @@ function Drawing({ rules, line, trial }: DrawingProps) {
         <Station title={t('rules.rings')} lit={lit('RINGS')}>
           <Rings rules={rules} onKeep={(rings) => keep((body) => ({ ...body, rings }))} />
         </Station>
+        {!group && (
+          <Station title={t('rules.delegates')}>
+            <Delegates
+              rules={rules}
+              onKeep={(delegates) => keep((body) => ({ ...body, delegates }))}
+            />
+          </Station>
+        )}
         <Station title={t('rules.ifNot')} lit={litCases(OTHERWISE)}>
           {cases(OTHERWISE)}
         </Station>

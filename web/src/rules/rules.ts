@@ -45,6 +45,7 @@ export const bodyOf = (view: RulesView): RulesBody => ({
     seconds,
   })),
   hours: view.hours,
+  delegates: view.delegates.map((each) => each.person ?? 0),
 });
 
 export const ruleBody = ({ id, when, callers, times, until, to }: RuleView): RuleBody => ({

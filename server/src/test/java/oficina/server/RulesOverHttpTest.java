@@ -62,7 +62,7 @@ class RulesOverHttpTest {
 
   @SafeVarargs
   private static Map<String, Object> rules(Map<String, Object>... all) {
-    return Map.of("rules", List.of(all), "rings", List.of());
+    return Map.of("rules", List.of(all), "rings", List.of(), "delegates", List.of());
   }
 
   private static Map<String, Object> rule(String when, String callers, String kind, String dial) {
@@ -311,7 +311,9 @@ class RulesOverHttpTest {
             "to",
             "17:00");
     Map<String, Object> hours = Map.of("spans", List.of(span), "holidays", "NOT");
-    mirela.put(RULES + "?line=1", Map.of("rules", List.of(), "rings", List.of(), "hours", hours));
+    mirela.put(
+        RULES + "?line=1",
+        Map.of("rules", List.of(), "rings", List.of(), "hours", hours, "delegates", List.of()));
     for (String when : List.of("2026-12-25T10:00", "2026-12-24T10:00")) {
       JsonNode trial =
           mirela

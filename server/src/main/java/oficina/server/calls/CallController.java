@@ -46,12 +46,14 @@ class CallController {
    * @param device the window that places it
    * @param callerId what a called outsider is shown; what the person has chosen when absent
    * @param line one's line on which it goes out, whose number is shown instead; absent for none
+   * @param behalf the colleague in whose name it is placed; absent for one's own
    */
   record NewCall(
       @NotNull @Size(max = 5_000) String to,
       @NotNull @Pattern(regexp = DEVICE) String device,
       @Schema(nullable = true) @Nullable CallerIdChoice callerId,
-      @Schema(nullable = true) @Nullable Long line) {}
+      @Schema(nullable = true) @Nullable Long line,
+      @Schema(nullable = true) @Nullable Long behalf) {}
 
   record Placed(String id) {}
 
@@ -74,7 +76,8 @@ class CallController {
             new DeviceId(call.device()),
             office.plan().interpret(call.to()),
             call.callerId(),
-            call.line() == null ? null : new GroupId(call.line())));
+            call.line() == null ? null : new GroupId(call.line()),
+            call.behalf() == null ? null : new PersonId(call.behalf())));
     return new Placed(id.value());
   }
 
@@ -158,6 +161,20 @@ class CallController {
   void pickUp(@AuthenticationPrincipal Employee me, @Valid @RequestBody Taking taking) {
     PersonId from = taking.person() == null ? null : new PersonId(taking.person());
     commands.carryOut(new Command.PickUp(me.id(), new DeviceId(taking.device()), from));
+  }
+
+  /**
+   * Answer, or go on with, a call of somebody for whom one acts, or one that is somebody's in one's
+   * own name.
+   */
+  @PostMapping("/{id}/take-over")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void takeOver(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable String id,
+      @Valid @RequestBody Answering answering) {
+    commands.carryOut(
+        new Command.TakeOver(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 
   /** Go on with the call on another of one's own devices. */

@@ -43,6 +43,7 @@ public record CallView(
    * @param sentBy the colleague who sent it here
    * @param forwardedFrom for whom it was before their rules sent it here
    * @param answersFor on whose line it rings here, when that is a colleague's
+   * @param behalf in whose name it was placed, when that is not the caller's own
    * @param returned why it is back, when it was sent on and nobody took it
    * @param callBack whether the exchange rings because a colleague waited for is free
    */
@@ -51,6 +52,7 @@ public record CallView(
       @Schema(nullable = true) @Nullable String sentBy,
       @Schema(nullable = true) @Nullable String forwardedFrom,
       @Schema(nullable = true) @Nullable String answersFor,
+      @Schema(nullable = true) @Nullable String behalf,
       @Schema(nullable = true) @Nullable Returned returned,
       boolean callBack) {}
 

@@ -6,6 +6,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.exchange.ActedFor;
 import oficina.core.exchange.Offers;
 import oficina.core.history.CallRecord;
 import oficina.core.history.Part.Direction;
@@ -59,6 +60,7 @@ class CallViews {
             own.sentBy() == null ? null : parties.name(new Party.Employee(own.sentBy())),
             own.forwardedFrom() == null ? null : parties.name(own.forwardedFrom()),
             answersFor(own),
+            behalf(call, own),
             returned(call, own),
             call.ringsBackAt(own)),
         new CallView.Stand(
@@ -87,6 +89,20 @@ class CallViews {
         offers.services());
   }
 
+  /** A call of a colleague that concerns this person by delegation. */
+  OthersCallView othersView(
+      ActedFor acted, Call call, PersonId person, CallRecord record, boolean mine) {
+    Connection theirs = call.of(acted.holder());
+    return new OthersCallView(
+        call.id().value(),
+        parties.view(theirs.party(), person),
+        mine,
+        parties.view(call.otherFor(acted.holder()), person, call.id()),
+        phase(call, theirs),
+        since(theirs, record),
+        acted.service());
+  }
+
   /** A call this person has sent on: no longer theirs, but they can still take it back. */
   CallView sentView(Call call, PersonId person, CallRecord record, Offers offers) {
     List<Segment> course = record.lastOfCourse(1);
@@ -94,7 +110,8 @@ class CallViews {
         call.id().value(),
         Direction.RECEIVED,
         parties.view(call.otherFor(person), person, call.id()),
-        new CallView.Arrival(parties.name(call.sent().to(), person), null, null, null, null, false),
+        new CallView.Arrival(
+            parties.name(call.sent().to(), person), null, null, null, null, null, false),
         new CallView.Stand(
             Phase.SENT,
             call.began(),
@@ -117,6 +134,13 @@ class CallViews {
     Party line = own.line();
     boolean colleagues = line != null && line.employee() != null && !line.equals(own.party());
     return colleagues ? parties.name(line) : null;
+  }
+
+  /** In whose name it was placed, for whoever placed it and the colleagues it came to. */
+  private @Nullable String behalf(Call call, Connection own) {
+    PersonId principal = call.behalf();
+    boolean theirOwn = principal == null || own.party().employee().equals(principal);
+    return theirOwn ? null : parties.name(new Party.Employee(principal));
   }
 
   /** One's own recording, else that of whoever it is recorded for. */

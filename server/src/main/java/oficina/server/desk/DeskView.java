@@ -9,6 +9,7 @@ import oficina.server.people.PersonView;
  *
  * @param calls their calls in hand, in the order in which they came; theirs alone to see
  * @param callBacks colleagues they wait for; theirs alone to see
+ * @param others calls of colleagues that concern them by delegation
  * @param leaving who leaves a message in a mailbox of theirs right now
  * @param board what everybody sees of them on the people board
  */
@@ -17,4 +18,5 @@ public record DeskView(
     List<CallView> calls,
     List<CallBackView> callBacks,
     List<LeavingView> leaving,
+    List<OthersCallView> others,
     PersonView board) {}

@@ -8,6 +8,7 @@ import oficina.core.call.Party;
 import oficina.core.exchange.Exchange;
 import oficina.core.exchange.Permissions;
 import oficina.core.history.CallRecords;
+import oficina.core.office.Delegations;
 import oficina.core.office.ParkSlot;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -72,7 +73,22 @@ public class DeskViews {
       }
     }
     PersonView board = PersonView.of(person, Lamp.of(id, state), office.region());
-    return new DeskView(id, all, callBacks(id, state), leaving(id, state), board);
+    return new DeskView(
+        id, all, callBacks(id, state), leaving(id, state), others(id, exchange, records), board);
+  }
+
+  private List<OthersCallView> others(PersonId person, Exchange exchange, CallRecords records) {
+    Delegations delegations = office.now().delegations();
+    return exchange.actedFor(person).stream()
+        .map(
+            each ->
+                calls.othersView(
+                    each,
+                    exchange.state().call(each.call()),
+                    person,
+                    records.of(each.call()),
+                    !delegations.actsFor(person, each.holder())))
+        .toList();
   }
 
   private List<LeavingView> leaving(PersonId person, ExchangeState state) {

@@ -68,12 +68,19 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
     List<PersonId> concerned =
         exchange.office().directory().people().stream()
             .map(Person::id)
-            .filter(id -> anybody || !state.inHand(id).isEmpty() || !state.sentOn(id).isEmpty())
+            .filter(id -> anybody || concernedBy(id))
             .toList();
     DeskFeed.Changes changes =
         new DeskFeed.Changes(
             views.of(concerned, exchange, records), views.shelf(state), List.of(), List.of());
     return () -> feed.publish(changes);
+  }
+
+  private boolean concernedBy(PersonId id) {
+    ExchangeState state = exchange.state();
+    return !state.inHand(id).isEmpty()
+        || !state.sentOn(id).isEmpty()
+        || !exchange.office().delegations().counterparts(id).isEmpty();
   }
 
   private static void guarded(String what, Object about, Runnable action) {
@@ -125,7 +132,10 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
 
     private void touch(@Nullable Call call) {
       if (call != null) {
-        touched.addAll(call.employees());
+        for (PersonId person : call.employees()) {
+          touched.add(person);
+          touched.addAll(exchange.office().delegations().counterparts(person));
+        }
         shelf |= call.parked() != null;
         touchMailbox(call.mailbox());
       }

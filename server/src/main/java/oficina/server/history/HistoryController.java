@@ -76,9 +76,11 @@ class HistoryController {
    * One call as one person had it.
    *
    * @param line the group whose number it came in on
+   * @param behalf the colleague for whom it was: on whose line it came, or in whose name it was
+   *     placed
    * @param rang milliseconds it rang, here or at the other end
    * @param missed whether somebody wanted the person and did not get them
-   * @param answeredBy the colleague who took it
+   * @param answeredBy the colleague who took it, or placed it in the person's name
    * @param ending how it ended; absent when nobody spoke
    * @param endedBy name of whoever hung up, when it was somebody else
    * @param call by which what was recorded of it is asked for
@@ -94,6 +96,7 @@ class HistoryController {
       Part.Direction direction,
       PartyView other,
       @Schema(nullable = true) String line,
+      @Schema(nullable = true) String behalf,
       Instant began,
       Instant ended,
       long rang,
@@ -255,6 +258,7 @@ class HistoryController {
         part.direction(),
         parties.view(part.other(), viewer, part.call()),
         parties.groupLine(part.line()),
+        behalf(part),
         part.began(),
         part.ended(),
         part.rang().toMillis(),
@@ -271,6 +275,12 @@ class HistoryController {
         own.noted(),
         ruling(part.ruling(), viewer),
         stored.course().stream().map(s -> SegmentView.of(s, viewer, parties)).toList());
+  }
+
+  private @Nullable String behalf(Part part) {
+    Party line = part.line();
+    boolean own = line == null || line.employee() == null || line.employee().equals(part.person());
+    return own ? null : parties.name(line);
   }
 
   private @Nullable RulingView ruling(Part.@Nullable Ruling ruling, PersonId viewer) {

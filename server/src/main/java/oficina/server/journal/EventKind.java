@@ -12,7 +12,7 @@ import oficina.core.state.ExchangeEvent;
  * and writes an {@link Upcaster} from the one before.
  */
 enum EventKind {
-  ORIGINATED("Originated", 3, ExchangeEvent.Originated.class),
+  ORIGINATED("Originated", 4, ExchangeEvent.Originated.class),
   NETWORK_REACHED("NetworkReached", 2, ExchangeEvent.NetworkReached.class),
   DELIVERED("Delivered", 1, ExchangeEvent.Delivered.class),
   SILENCED("Silenced", 1, ExchangeEvent.Silenced.class),

@@ -20,6 +20,7 @@ final class Upcasters {
       List.of(
           new Upcaster(EventKind.ORIGINATED, 1, Upcasters::asideToldApart),
           new Upcaster(EventKind.ORIGINATED, 2, Upcasters::noWays),
+          new Upcaster(EventKind.ORIGINATED, 3, Upcasters::ownName),
           new Upcaster(EventKind.NETWORK_REACHED, 1, Upcasters::callerIdOfTheCall),
           new Upcaster(EventKind.SENT_ON, 1, Upcasters::waysInsteadOfStage),
           new Upcaster(EventKind.PARKED, 1, Upcasters::waysInsteadOfComeBacks),
@@ -45,6 +46,11 @@ final class Upcasters {
   /** Version 2 knew no mailbox: whoever nobody answered was told so. */
   private static void noWays(ObjectNode body, @Nullable StoredEvent next) {
     body.putArray("ways");
+  }
+
+  /** In version 3 nobody called in somebody else's name. */
+  private static void ownName(ObjectNode body, @Nullable StoredEvent next) {
+    body.putNull("behalf");
   }
 
   /** Version 1 showed everybody the caller ID of the call, also those it was sent on to. */

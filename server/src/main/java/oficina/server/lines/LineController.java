@@ -10,6 +10,8 @@ import oficina.core.people.PersonId;
 import oficina.core.rules.CallRules;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
+import oficina.server.people.Parties;
+import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
@@ -32,8 +34,11 @@ class LineController {
   private final OfficeStore store;
   private final Pushes pushes;
   private final MovableClock clock;
+  private final Parties parties;
 
-  LineController(OfficeData office, OfficeStore store, Pushes pushes, MovableClock clock) {
+  LineController(
+      OfficeData office, OfficeStore store, Pushes pushes, MovableClock clock, Parties parties) {
+    this.parties = parties;
     this.office = office;
     this.store = store;
     this.pushes = pushes;
@@ -79,6 +84,14 @@ class LineController {
                     new LineMember(
                         each.value(), office.now().nameOf(each), !group.resting().contains(each)))
             .toList());
+  }
+
+  /** Those for whom one answers and places calls. */
+  @GetMapping("/behalf")
+  List<PartyView> behalf(@AuthenticationPrincipal Employee me) {
+    return office.now().delegations().principalsOf(me.id()).stream()
+        .map(each -> parties.view(new Party.Employee(each), me.id()))
+        .toList();
   }
 
   record TakingPart(boolean takesPart) {}

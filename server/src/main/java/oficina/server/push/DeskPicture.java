@@ -5,6 +5,7 @@ import java.util.List;
 import oficina.server.desk.CallBackView;
 import oficina.server.desk.CallView;
 import oficina.server.desk.LeavingView;
+import oficina.server.desk.OthersCallView;
 import oficina.server.desk.SlotView;
 import oficina.server.people.PersonView;
 
@@ -14,6 +15,7 @@ public record DeskPicture(
     List<CallView> calls,
     List<CallBackView> callBacks,
     List<LeavingView> leaving,
+    List<OthersCallView> others,
     List<SlotView> shelf,
     List<PersonView> people,
     Push.Service service) {}

@@ -87,7 +87,8 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     if (before == null
         || !before.calls().equals(desk.calls())
         || !before.callBacks().equals(desk.callBacks())
-        || !before.leaving().equals(desk.leaving())) {
+        || !before.leaving().equals(desk.leaving())
+        || !before.others().equals(desk.others())) {
       tell(desk.person(), Topic.CALLS);
     }
     if (before != null && !before.board().equals(desk.board())) {
@@ -219,7 +220,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     return switch (topic) {
       case CALLS -> {
         DeskView desk = desk(changes.page().person());
-        yield new Push.MyCalls(desk.calls(), desk.callBacks(), desk.leaving());
+        yield new Push.MyCalls(desk.calls(), desk.callBacks(), desk.leaving(), desk.others());
       }
       case SHELF -> shelf(changes.page().person());
       case PEOPLE ->
@@ -257,7 +258,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
             office.person(person),
             new Lamp(Lamp.Light.OFF, /* since= */ null, /* status= */ null),
             office.region());
-    return new DeskView(person, List.of(), List.of(), List.of(), nothing);
+    return new DeskView(person, List.of(), List.of(), List.of(), List.of(), nothing);
   }
 
   /** Everything this person's page shows of calls and people. */
@@ -268,6 +269,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
         desk.calls(),
         desk.callBacks(),
         desk.leaving(),
+        desk.others(),
         shelf(person),
         people(),
         service());

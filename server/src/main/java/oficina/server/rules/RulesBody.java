@@ -24,11 +24,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rings whom a call rings one after the other; empty for the owner alone
  * @param hours when calls are taken; absent for always
+ * @param delegates colleagues who answer and place calls for the owner
  */
 record RulesBody(
     @NotNull @Size(max = 40) List<@NotNull @Valid RuleBody> rules,
     @NotNull @Size(max = 6) List<@NotNull @Valid RingBody> rings,
-    @Schema(nullable = true) @Nullable @Valid Hours hours) {
+    @Schema(nullable = true) @Nullable @Valid Hours hours,
+    @NotNull @Size(max = 20) List<@NotNull Long> delegates) {
 
   /**
    * In a situation, calls of these callers go there.

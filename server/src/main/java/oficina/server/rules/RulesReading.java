@@ -55,7 +55,8 @@ class RulesReading {
                         each.who().stream().map(this::party).toList(),
                         Duration.ofSeconds(each.seconds())))
             .toList(),
-        Hours.timetable(body.hours()));
+        Hours.timetable(body.hours()),
+        body.delegates().stream().distinct().map(PersonId::new).toList());
   }
 
   private Rule rule(RuleBody body, Party owner, Set<Long> known) {

@@ -27,7 +27,8 @@ record RulesView(
     boolean takesNow,
     List<RuleView> rules,
     List<RingView> rings,
-    @Schema(nullable = true) @Nullable Hours hours) {
+    @Schema(nullable = true) @Nullable Hours hours,
+    List<PartyView> delegates) {
 
   /**
    * A rule.

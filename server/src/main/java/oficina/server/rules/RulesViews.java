@@ -48,7 +48,11 @@ class RulesViews {
         rules.open(moment),
         rules.rules().stream().map(rule -> view(rule, owner, viewer, moment)).toList(),
         rules.rings().stream().map(ring -> view(ring, viewer)).toList(),
-        Hours.of(rules.hours()));
+        Hours.of(rules.hours()),
+        rules.delegates().stream()
+            .filter(each -> now.directory().person(each).isPresent())
+            .map(each -> parties.view(new Party.Employee(each), viewer))
+            .toList());
   }
 
   private int ringSeconds(Party owner) {

@@ -1,0 +1,118 @@
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { OthersCallView, PartyView } from '../api/types';
+import { KeyCap } from '../frame/KeyCap';
+import { useKeys } from '../frame/keys';
+import { usePrincipals } from '../lines/lines';
+import { useNow } from '../live/now';
+import { useOnce } from '../live/useOnce';
+import { Lamp } from '../people/Lamp';
+import { usePeople } from '../people/store';
+import { clockTime } from '../words/time';
+import { nameOf } from './order';
+import { takeOver } from './services';
+import { useCallStore } from './store';
+
+/** Those I act for, with their calls; and the calls that others have in my name. */
+export function OthersCalls() {
+  const { t } = useTranslation();
+  const principals = usePrincipals();
+  const others = useCallStore((store) => store.others);
+  const first = others.find((each) => each.service);
+  useKeys(
+    useMemo(
+      () => [{ key: '=', run: () => first !== undefined && (void takeOver(first), true) }],
+      [first],
+    ),
+  );
+  const mine = others.filter((each) => each.mine);
+  if (principals.length === 0 && mine.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-label={t('others.title')} className="sheet px-4 py-1.5">
+      <h2 className="sr-only">{t('others.title')}</h2>
+      <ul>
+        {principals.map((each) => (
+          <Principal
+            key={each.person}
+            principal={each}
+            calls={others.filter(({ holder, mine }) => !mine && holder.person === each.person)}
+            first={first}
+          />
+        ))}
+        {mine.map((each) => (
+          <li key={each.call} className="flex flex-wrap items-center gap-x-3 py-0.5">
+            <span className="w-56 font-semibold">
+              {t('others.mine', { name: nameOf(each.holder, '') })}
+            </span>
+            <OthersCall call={each} first={each === first} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface PrincipalProps {
+  principal: PartyView;
+  calls: OthersCallView[];
+  first?: OthersCallView;
+}
+
+function Principal({ principal, calls, first }: PrincipalProps) {
+  const { t } = useTranslation();
+  const person = usePeople((store) => store.people.find(({ id }) => id === principal.person));
+  return (
+    <li className="flex flex-wrap items-start gap-x-3 py-0.5">
+      <span className="flex w-56 items-center gap-2 pt-1 font-semibold">
+        {person && <Lamp lamp={person.lamp} />}
+        {t('others.actsFor', { name: nameOf(principal, '') })}
+      </span>
+      {calls.length === 0 ? (
+        <span className="quiet pt-1">
+          {(person && person.lamp !== 'FREE' && t(`lamp.${person.lamp}`)) || t('others.none')}
+        </span>
+      ) : (
+        <ul className="min-w-0 flex-1">
+          {calls.map((each) => (
+            <li key={each.call} className="flex flex-wrap items-center gap-x-3">
+              <OthersCall call={each} first={each === first} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
+
+function OthersCall({ call, first }: { call: OthersCallView; first: boolean }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  const name = nameOf(call.other, t('party.withheld'));
+  const { run, busy } = useOnce(takeOver);
+  const word =
+    call.service &&
+    t(`others.${call.mine && call.service === 'TAKE_OVER' ? 'TAKE_BACK' : call.service}`);
+  return (
+    <>
+      <span className="min-w-0 flex-1 py-1 break-words">
+        {t('others.with', { name })}{' '}
+        <span className="quiet">
+          {t(`phase.${call.phase}`, { time: clockTime(now - Date.parse(call.since)) })}
+        </span>
+      </span>
+      {word && (
+        <button
+          type="button"
+          className={`btn btn-sm ${call.phase === 'RINGING' ? 'btn-success' : 'btn-plain'}`}
+          aria-label={t('others.label', { word, name })}
+          disabled={busy}
+          onClick={() => void run(call)}
+        >
+          {word} {first && <KeyCap name="=" />}
+        </button>
+      )}
+    </>
+  );
+}
