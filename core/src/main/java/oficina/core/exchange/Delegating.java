@@ -24,6 +24,9 @@ record Delegating(Draft draft) {
 
   @Nullable Refusal takeOver(Command.TakeOver c) {
     Call call = draft.call(c.call());
+    if (call != null && call.of(c.person()) != null) {
+      return Refusal.of(Reason.NOT_TO_TAKE_OVER); // it is in their own hand
+    }
     Connection theirs = call == null ? null : theirs(call, c.person());
     if (theirs == null) {
       return Refusal.of(Reason.NO_SUCH_CALL);
