@@ -43,7 +43,7 @@ export function OthersCalls() {
         ))}
         {mine.map((each) => (
           <li key={each.call} className="flex flex-wrap items-center gap-x-3 py-0.5">
-            <span className="w-56 font-semibold">
+            <span className="w-56 font-semibold max-sm:w-full">
               {t('others.mine', { name: nameOf(each.holder, '') })}
             </span>
             <OthersCall call={each} first={each === first} />
@@ -65,7 +65,7 @@ function Principal({ principal, calls, first }: PrincipalProps) {
   const person = usePeople((store) => store.people.find(({ id }) => id === principal.person));
   return (
     <li className="flex flex-wrap items-start gap-x-3 py-0.5">
-      <span className="flex w-56 items-center gap-2 pt-1 font-semibold">
+      <span className="flex w-56 items-center gap-2 pt-1 font-semibold max-sm:w-full">
         {person && <Lamp lamp={person.lamp} />}
         {t('others.actsFor', { name: nameOf(principal, '') })}
       </span>

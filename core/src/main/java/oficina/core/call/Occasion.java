@@ -1,13 +1,15 @@
 package oficina.core.call;
 
-/** Why a mailbox answers instead of its owner; each can have a greeting of its own. */
+/** When a voice greets in somebody's place; each occasion can have a greeting of its own. */
 public enum Occasion {
   NO_ANSWER,
   BUSY,
   /** The owner is not there: none of their devices is. */
   AWAY,
   /** Outside the opening hours. */
-  CLOSED;
+  CLOSED,
+  /** Before a line rings: no mailbox answers, it is the line's welcome. */
+  WELCOME;
 
   /** The occasion that a call for this reason reaches nobody. */
   public static Occasion after(Cause cause) {

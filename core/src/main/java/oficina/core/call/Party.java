@@ -25,6 +25,8 @@ public sealed interface Party {
     R of(Mailbox party);
 
     R of(Attendant party);
+
+    R of(Welcome party);
   }
 
   <R> R accept(Cases<R> cases);
@@ -156,6 +158,27 @@ public sealed interface Party {
     }
   }
 
+  /**
+   * The voice that welcomes whoever calls a line, before it rings, and connects them with the
+   * extension they dial.
+   */
+  record Welcome(GroupId line) implements Party {
+    @Override
+    public GroupId welcomesTo() {
+      return line;
+    }
+
+    @Override
+    public boolean takesKeys() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
   /** The employee at this end, or null when it is not one. */
   default @Nullable PersonId employee() {
     return null;
@@ -179,6 +202,16 @@ public sealed interface Party {
   /** Whose mailbox it is, or null when it is none. */
   default @Nullable Party mailboxOf() {
     return null;
+  }
+
+  /** The line to which this end welcomes callers, or null when it does not. */
+  default @Nullable GroupId welcomesTo() {
+    return null;
+  }
+
+  /** Whether it is a machine that stands in until somebody answers: nobody has answered with it. */
+  default boolean standsIn() {
+    return mailboxOf() != null || welcomesTo() != null;
   }
 
   /** Whether keys pressed by the others order this end, and are nobody else's to know. */

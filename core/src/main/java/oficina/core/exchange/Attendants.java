@@ -14,16 +14,17 @@ record Attendants(Draft draft) {
 
   /** The attendant in this call, or null. */
   static @Nullable Connection in(Call call) {
-    return call.connections().stream()
-        .filter(connection -> connection.party().takesKeys())
-        .findFirst()
-        .orElse(null);
+    return call.connections().stream().filter(Attendants::is).findFirst().orElse(null);
   }
 
   private @Nullable Connection attendant(CallId id, int leg) {
     Call call = draft.call(id);
     Connection there = call == null ? null : call.leg(leg);
-    return there != null && there.party().takesKeys() ? there : null;
+    return there != null && is(there) ? there : null;
+  }
+
+  private static boolean is(Connection connection) {
+    return connection.party().takesKeys() && !connection.party().standsIn();
   }
 
   @Nullable Refusal clear(Command.AttendantClears c) {

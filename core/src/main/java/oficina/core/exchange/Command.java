@@ -87,6 +87,10 @@ public sealed interface Command {
 
     R of(AttendantClears command);
 
+    R of(WelcomeOver command);
+
+    R of(WelcomeConnects command);
+
     R of(AttendantConnects command);
 
     R of(Arrive command);
@@ -476,6 +480,22 @@ public sealed interface Command {
 
   /** Nothing has been said for so long that no more is expected. */
   record CallerSilent(CallId call, int leg) implements ByMailbox {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Whoever was welcomed to a line has dialled nothing that is of use; it rings there now. */
+  record WelcomeOver(CallId call, int leg) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Whoever was welcomed to a line has dialled an extension. */
+  record WelcomeConnects(CallId call, int leg, Dialled to) implements Command {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -282,6 +282,16 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     return new Attendants(draft).connect(c);
   }
 
+  @Override
+  public @Nullable Refusal of(Command.WelcomeOver c) {
+    return new Welcomes(draft).over(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(Command.WelcomeConnects c) {
+    return new Welcomes(draft).connect(c);
+  }
+
   // --- devices and people -----------------------------------------------------------------------
 
   @Override

@@ -188,7 +188,7 @@ final class Draft {
     stations.addAll(lead.stations());
     List<Way> ways = new ArrayList<>(lead.ways());
     remaining.stream().filter(way -> way.reason() != Way.Reason.BY_RULE).forEach(ways::add);
-    boolean rings = lead.route() instanceof Route.Ring;
+    boolean rings = lead.route() instanceof Route.Ring || lead.route() instanceof Route.Greet;
     if (!lead.diversions().isEmpty() || (rings && !ways.equals(call(id).ways()))) {
       emit(new ExchangeEvent.Routed(id, now, lead.diversions(), ways));
     }
@@ -276,6 +276,12 @@ final class Draft {
       int leg = call(call).nextLeg();
       emit(new ExchangeEvent.Delivered(call, now, leg, route.attendant(), route.attendant(), now));
       emit(new ExchangeEvent.Established(call, now, leg, null));
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(Route.Greet route) {
+      new Welcomes(Draft.this).begin(call(call), route.welcome());
       return null;
     }
 

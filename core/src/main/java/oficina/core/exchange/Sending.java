@@ -134,6 +134,11 @@ record Sending(Draft draft) {
     }
 
     @Override
+    public @Nullable Refusal of(Route.Greet route) {
+      return null;
+    }
+
+    @Override
     public @Nullable Refusal of(Route.Refuse route) {
       return switch (route.cause()) {
         case NOT_SIGNED_IN -> Refusal.of(Reason.TARGET_NOT_SIGNED_IN);

@@ -79,7 +79,9 @@ public final class TryIt {
     List<Station> stations = new ArrayList<>(deciding.draft().stations());
     Call call = deciding.draft().call(TRIED);
     while (call != null && rings(call)) {
-      stations.add(Station.of(Station.Kind.NOT_TAKEN, call.called()));
+      if (call.standIn() == null) {
+        stations.add(Station.of(Station.Kind.NOT_TAKEN, call.called()));
+      }
       deciding = new Deciding(deciding.draft().state, office, call.due());
       Connection own = given == Given.DECLINES && whom != null ? call.of(whom) : null;
       if (own != null && own.rings()) {

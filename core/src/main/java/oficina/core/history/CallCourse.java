@@ -91,6 +91,9 @@ public final class CallCourse {
     if (call.mailbox() != null) {
       return new Segment(Kind.MESSAGE, List.of(call.mailbox().party()), at, null);
     }
+    if (call.standIn() != null) {
+      return new Segment(Kind.WELCOMED, List.of(call.standIn().party()), at, null);
+    }
     if (call.waitsInSlot()) {
       return new Segment(Kind.PARKED, List.of(new Party.Slot(call.parked().slot())), at, null);
     }

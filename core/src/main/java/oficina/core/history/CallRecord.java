@@ -32,6 +32,7 @@ import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.ExchangeEvent.Routed;
 import oficina.core.state.ExchangeEvent.TapeStarted;
 import oficina.core.state.ExchangeEvent.TapeStopped;
+import oficina.core.state.ExchangeEvent.Welcomed;
 import oficina.core.state.FewEvents;
 import org.jspecify.annotations.Nullable;
 
@@ -170,6 +171,12 @@ public final class CallRecord {
       parties.put(e.leg(), e.mailbox());
       inVain = inVain == null ? e.why() : inVain;
       return missed(e.missedBy(), e.why(), e.at());
+    }
+
+    @Override
+    public List<Part> of(Welcomed e) {
+      parties.put(e.leg(), e.welcome());
+      return List.of();
     }
 
     @Override

@@ -28,6 +28,8 @@ public record Segment(Kind kind, List<Party> who, Instant from, @Nullable Instan
     PARKED,
     /** Nobody is at one end any more: all devices there are gone. */
     UNATTENDED,
+    /** Its caller is welcomed to a line. */
+    WELCOMED,
     /** A mailbox takes a message. */
     MESSAGE,
     /** The caller hears why the call cannot be completed. */

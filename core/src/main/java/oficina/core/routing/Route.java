@@ -19,6 +19,8 @@ public sealed interface Route {
 
     R of(Attend route);
 
+    R of(Greet route);
+
     R of(Refuse route);
   }
 
@@ -71,6 +73,14 @@ public sealed interface Route {
 
   /** A voice of the office answers at once. */
   record Attend(Party.Attendant attendant) implements Route {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** A voice welcomes the caller, and what follows is what they dial, or the remaining ways. */
+  record Greet(Party.Welcome welcome) implements Route {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -72,6 +72,11 @@ public record Router(Office office, Reach reach) implements Party.Cases<Route> {
     return new Route.Attend(party);
   }
 
+  @Override
+  public Route of(Party.Welcome party) {
+    return NOT_IN_USE; // it welcomes to a line, and is nobody's number
+  }
+
   private Route person(Person person) {
     List<PersonId> wanted = List.of(person.id());
     if (!reach.hasDevice(person.id())) {

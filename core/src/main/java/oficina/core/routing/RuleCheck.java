@@ -55,6 +55,8 @@ public record RuleCheck(Office office) {
     RINGS_NOBODY,
     /** A line rings those who take part in it, and has no order of its own. */
     RINGS_MEMBERS,
+    /** Only callers of a line are welcomed. */
+    WELCOMES_NOBODY,
     /** Only colleagues act for somebody, and nobody for a line. */
     NO_DELEGATE
   }
@@ -76,6 +78,9 @@ public record RuleCheck(Office office) {
     }
     if (owner.group() != null && !rules.rings().isEmpty()) {
       faults.add(new Fault(Kind.RINGS_MEMBERS, null, owner));
+    }
+    if (owner.group() == null && rules.welcome()) {
+      faults.add(new Fault(Kind.WELCOMES_NOBODY, null, owner));
     }
     for (PersonId delegate : rules.delegates()) {
       Party party = new Party.Employee(delegate);

@@ -42,6 +42,8 @@ public record Station(
     MAILBOX,
     /** A voice of the office. */
     ATTENDANT,
+    /** The caller is welcomed, and may dial an extension. */
+    WELCOMED,
     NOT_IN_USE,
     /** Nobody took it there. */
     NOT_TAKEN

@@ -73,7 +73,10 @@ public final class Walk {
 
   /** Where a call leads that has rung in vain at the places before this one; null at their end. */
   public @Nullable Lead ring(Way.NextRing step) {
-    Route route = ringFrom(step.owner(), step.place());
+    Route route =
+        step.owner().group() == null
+            ? ringFrom(step.owner(), step.place())
+            : follow(step.owner()); // its caller has been welcomed
     return route == null ? null : lead(route);
   }
 
@@ -194,6 +197,11 @@ public final class Walk {
         found(Kind.NO_RULE, line, situation);
         return refused(Cause.CLOSED, group.members());
       }
+    }
+    if (plain instanceof Route.Ring && rules.welcome() && !caller.inside() && steps == 0) {
+      found(Kind.WELCOMED, line, null);
+      ways.add(new Way(new Way.NextRing(line, 0), Way.Reason.WELCOMED));
+      return new Route.Greet(new Party.Welcome(group.id()));
     }
     if (plain instanceof Route.Ring ring) {
       return ringAt(line, ring.people(), ring.time());

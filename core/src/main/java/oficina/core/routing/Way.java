@@ -95,6 +95,8 @@ public record Way(Step step, Reason reason) {
     /** Nobody took it; what the caller wanted to say is kept. */
     MESSAGE,
     /** Whoever was called has decided so. */
-    BY_RULE
+    BY_RULE,
+    /** Whoever was welcomed has dialled nothing, or nobody took what they dialled. */
+    WELCOMED
   }
 }

@@ -13,9 +13,15 @@ import org.jspecify.annotations.Nullable;
  * @param rings whom a call rings one after the other; empty for the owner alone
  * @param hours when calls are taken; null for always
  * @param delegates colleagues who answer and place calls for the owner; a line has none
+ * @param welcome whether callers from outside are welcomed before it rings, and can dial an
+ *     extension; of a line only
  */
 public record CallRules(
-    List<Rule> rules, List<Ring> rings, @Nullable Timetable hours, List<PersonId> delegates) {
+    List<Rule> rules,
+    List<Ring> rings,
+    @Nullable Timetable hours,
+    List<PersonId> delegates,
+    boolean welcome) {
   /** Nothing has been decided. */
   public static final CallRules NONE = new CallRules(List.of(), List.of(), null);
 
@@ -26,9 +32,9 @@ public record CallRules(
         delegates == null ? List.of() : List.copyOf(delegates); // kept before there were any
   }
 
-  /** Of an owner without delegates. */
+  /** Of an owner without delegates, or a line that rings at once. */
   public CallRules(List<Rule> rules, List<Ring> rings, @Nullable Timetable hours) {
-    this(rules, rings, hours, List.of());
+    this(rules, rings, hours, List.of(), false);
   }
 
   /**

@@ -49,6 +49,7 @@ import oficina.core.state.ExchangeEvent.TapeRefused;
 import oficina.core.state.ExchangeEvent.TapeStarted;
 import oficina.core.state.ExchangeEvent.TapeStopped;
 import oficina.core.state.ExchangeEvent.Unattended;
+import oficina.core.state.ExchangeEvent.Welcomed;
 import org.jspecify.annotations.Nullable;
 
 /** What each event changes. The answers say nothing. */
@@ -202,6 +203,16 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
             call.wantedBy(e.missedBy())
                 .plus(Connection.ofMailbox(e.leg(), e.mailbox(), e.at(), e.until()))
                 .with(call.standing().takesMessage()));
+  }
+
+  @Override
+  public @Nullable Void of(Welcomed e) {
+    Connection.Phase speaks = new Connection.Phase(ConnectionState.CONNECTED, e.at(), e.until());
+    return change(
+        e,
+        call ->
+            call.plus(Connection.begun(e.leg(), e.welcome(), null, speaks))
+                .with(call.standing().welcomed()));
   }
 
   @Override

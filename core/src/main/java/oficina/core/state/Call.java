@@ -199,6 +199,11 @@ public record Call(
     return first(connection -> connection.party().mailboxOf() != null);
   }
 
+  /** The machine that speaks with its caller until somebody answers, or null. */
+  public @Nullable Connection standIn() {
+    return first(connection -> connection.party().standsIn());
+  }
+
   /** This employee's connection, or null. */
   public @Nullable Connection of(PersonId person) {
     return first(connection -> person.equals(connection.party().employee()));

@@ -228,9 +228,9 @@ public record Connection(
     return state() == ConnectionState.ALERTING;
   }
 
-  /** Whether this party, who is no mailbox, has placed or answered the call and not left it. */
+  /** Whether this party, who is no machine in somebody's place, has placed or answered the call. */
   public boolean answered() {
     boolean open = state() == ConnectionState.CONNECTED || state() == ConnectionState.HOLD;
-    return open && party.mailboxOf() == null;
+    return open && !party.standsIn();
   }
 }

@@ -99,6 +99,8 @@ public sealed interface ExchangeEvent {
 
     R of(MailboxAnswered event);
 
+    R of(Welcomed event);
+
     R of(RecordingBegan event);
 
     R of(MessageHeard event);
@@ -460,6 +462,19 @@ public sealed interface ExchangeEvent {
       Cause why,
       List<PersonId> missedBy,
       Instant until)
+      implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * The caller of a line is welcomed before it rings (Play Message and collect digits of ECMA-269).
+   *
+   * @param until when it rings at the latest
+   */
+  record Welcomed(CallId call, Instant at, int leg, Party.Welcome welcome, Instant until)
       implements OfCall {
     @Override
     public <R> R accept(Cases<R> cases) {

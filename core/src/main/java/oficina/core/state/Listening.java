@@ -36,9 +36,9 @@ public record Listening(Sound sound, List<Integer> voices) {
     if (call.failure() != null) {
       return only(Sound.REFUSAL);
     }
-    Connection mailbox = call.mailbox();
-    if (mailbox != null) {
-      return withMailbox(call, listener, mailbox);
+    Connection machine = call.standIn();
+    if (machine != null) {
+      return withMachine(call, listener, machine);
     }
     List<Connection> others =
         call.connections().stream()
@@ -59,12 +59,12 @@ public record Listening(Sound sound, List<Integer> voices) {
     return voices.isEmpty() ? only(Sound.SILENCE) : new Listening(Sound.SPEECH, voices);
   }
 
-  /** A mailbox and whoever leaves a message hear each other, and never music. */
-  private static Listening withMailbox(Call call, Connection listener, Connection mailbox) {
-    if (listener.leg() != mailbox.leg()) {
-      return new Listening(Sound.SPEECH, List.of(mailbox.leg()));
+  /** A machine in somebody's place and whoever calls hear each other, and never music. */
+  private static Listening withMachine(Call call, Connection listener, Connection machine) {
+    if (listener.leg() != machine.leg()) {
+      return new Listening(Sound.SPEECH, List.of(machine.leg()));
     }
-    Connection caller = call.opposite(mailbox.leg());
+    Connection caller = call.opposite(machine.leg());
     boolean heard = caller != null && canSpeak(caller) && !caller.muted();
     return heard ? new Listening(Sound.SPEECH, List.of(caller.leg())) : only(Sound.SILENCE);
   }

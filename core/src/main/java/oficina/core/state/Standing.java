@@ -34,7 +34,7 @@ public record Standing(
    *
    * @param sent where it has been sent; null when nobody sent it
    * @param ways what remains for when nobody takes it there
-   * @param sendings how often it has been sent on since somebody answered it
+   * @param sendings how often it has been sent on since somebody answered it, a welcome included
    * @param diversions through whose decisions it has gone since
    */
   public record OnItsWay(
@@ -91,6 +91,14 @@ public record Standing(
   Standing takesMessage() {
     String slot = parked == null ? takenFrom : parked.slot();
     return new Standing(answered, null, OnItsWay.NOT, null, slot, starter, afterAnswer);
+  }
+
+  /** Its caller has been welcomed, which happens once. */
+  Standing welcomed() {
+    OnItsWay now =
+        new OnItsWay(
+            onItsWay.sent(), onItsWay.ways(), onItsWay.sendings() + 1, onItsWay.diversions());
+    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
   }
 
   Standing startedBy(@Nullable PersonId person) {

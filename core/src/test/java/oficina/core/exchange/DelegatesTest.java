@@ -30,7 +30,7 @@ class DelegatesTest {
   private final Scene scene = new Scene();
 
   DelegatesTest() {
-    decide(INES, new CallRules(List.of(), List.of(), null, List.of(ADAEZE)));
+    decide(INES, new CallRules(List.of(), List.of(), null, List.of(ADAEZE), false));
   }
 
   private void decide(PersonId owner, CallRules rules) {
@@ -134,7 +134,7 @@ class DelegatesTest {
   void whose_calls_ring_at_a_delegate_alone_sees_what_became_of_them() {
     CallRules.Ring there =
         new CallRules.Ring(List.of(new Party.Employee(ADAEZE)), Duration.ofSeconds(20));
-    decide(INES, new CallRules(List.of(), List.of(there), null, List.of(ADAEZE)));
+    decide(INES, new CallRules(List.of(), List.of(there), null, List.of(ADAEZE), false));
     CallId taken = scene.arrive(DOV, "+441914980201");
     scene.answer(taken, ADAEZE);
     scene.clear(taken, ADAEZE);

@@ -95,7 +95,7 @@ final class Play {
               step.which() < 3
                   ? TestOffice.MAIN_NUMBER
                   : new PhoneNumber("+4419149802" + (10 + step.amount() % 13)));
-      case ANSWER -> new Command.Answer(call, person, Scene.WINDOW);
+      case ANSWER -> answer(call, person);
       case DECLINE -> new Command.Decline(call, person);
       case SILENCE -> new Command.Silence(call, person);
       case CLEAR -> new Command.Clear(call, person);
@@ -154,6 +154,9 @@ final class Play {
               ? make(person, "290")
               : new Command.Arrive(
                   scene.nextId(), TestOffice.DOV, new PhoneNumber("+441914980290"));
+      case WELCOME_OVER -> new Command.WelcomeOver(welcomed(step), machineLeg(step));
+      case WELCOME_CONNECTS ->
+          new Command.WelcomeConnects(welcomed(step), machineLeg(step), target(step));
       case ATTENDANT_CLEARS -> new Command.AttendantClears(call, leg(step));
       case ATTENDANT_CONNECTS ->
           new Command.AttendantConnects(call, leg(step), person, target(step));
@@ -218,6 +221,15 @@ final class Play {
     }
   }
 
+  /** What rings back at whoever waited for a colleague is answered; it is rare enough. */
+  private Command answer(CallId otherwise, PersonId person) {
+    return scene.exchange.state().calls().stream()
+        .filter(call -> call.connections().stream().anyMatch(call::ringsBackAt))
+        .map(call -> new Command.Answer(call.id(), call.caller().employee(), Scene.WINDOW))
+        .findFirst()
+        .orElse(new Command.Answer(otherwise, person, Scene.WINDOW));
+  }
+
   /** Most often asked for where it makes sense: by the caller of a call that failed. */
   private Command callBack(Step step) {
     Call failed =
@@ -239,6 +251,19 @@ final class Play {
         .map(Call::id)
         .min(Comparator.naturalOrder())
         .orElse(call(step));
+  }
+
+  private CallId welcomed(Step step) {
+    return scene.exchange.state().calls().stream()
+        .filter(call -> call.standIn() != null && call.mailbox() == null)
+        .map(Call::id)
+        .min(Comparator.naturalOrder())
+        .orElse(call(step));
+  }
+
+  private int machineLeg(Step step) {
+    Call call = scene.state(welcomed(step));
+    return call == null || call.standIn() == null ? leg(step) : call.standIn().leg();
   }
 
   /** Most often of an outsider who is recorded, and may not want that. */
@@ -496,6 +521,11 @@ final class Play {
     @Override
     public Void of(ExchangeEvent.MailboxAnswered e) {
       parts.addAll(e.missedBy());
+      return begins(e.leg(), null);
+    }
+
+    @Override
+    public Void of(ExchangeEvent.Welcomed e) {
       return begins(e.leg(), null);
     }
 

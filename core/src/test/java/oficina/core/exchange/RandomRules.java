@@ -84,7 +84,8 @@ public final class RandomRules {
         rules,
         person ? rings : List.of(),
         random.nextInt(4) == 0 ? hours() : null,
-        person && random.nextInt(3) == 0 ? List.of(any(EVERYBODY)) : List.of());
+        person && random.nextInt(3) == 0 ? List.of(any(EVERYBODY)) : List.of(),
+        !person && random.nextInt(4) > 0);
   }
 
   private Callers callers() {

@@ -56,6 +56,8 @@ record Step(What what, int who, int which, int amount) {
     TAPE,
     CALL_ATTENDANT,
     ATTENDANT_CLEARS,
+    WELCOME_OVER,
+    WELCOME_CONNECTS,
     ATTENDANT_CONNECTS,
     TWO_HANG_UP,
     WAIT,
