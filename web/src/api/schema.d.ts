@@ -2520,7 +2520,7 @@ export interface components {
         };
         GreetingView: {
             /** @enum {string} */
-            occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+            occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED" | "WELCOME";
             text?: string;
             /** Format: date-time */
             made?: string;
@@ -3103,6 +3103,7 @@ export interface components {
             rings: components["schemas"]["RingBody"][];
             hours: components["schemas"]["Hours"];
             delegates: number[];
+            welcome: boolean;
         };
         RulesView: {
             owner: components["schemas"]["PartyView"];
@@ -3115,6 +3116,7 @@ export interface components {
             rings: components["schemas"]["RingView"][];
             hours: components["schemas"]["Hours"];
             delegates: components["schemas"]["PartyView"][];
+            welcome: boolean;
         };
         RulingView: {
             /** @enum {string} */
@@ -3136,7 +3138,7 @@ export interface components {
         };
         SegmentView: {
             /** @enum {string} */
-            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "MESSAGE" | "REFUSED";
+            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "WELCOMED" | "MESSAGE" | "REFUSED";
             who: string[];
             mine: boolean;
             /** Format: date-time */
@@ -3225,7 +3227,7 @@ export interface components {
         };
         StationView: {
             /** @enum {string} */
-            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "NOT_IN_USE" | "NOT_TAKEN";
+            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "WELCOMED" | "NOT_IN_USE" | "NOT_TAKEN";
             at: components["schemas"]["PartyView"];
             /** @enum {string} */
             situation?: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";
@@ -4267,7 +4269,7 @@ export interface operations {
             header?: never;
             path: {
                 mailbox: string;
-                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED" | "WELCOME";
             };
             cookie?: never;
         };
@@ -4292,7 +4294,7 @@ export interface operations {
             header?: never;
             path: {
                 mailbox: string;
-                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED" | "WELCOME";
             };
             cookie?: never;
         };
@@ -4317,7 +4319,7 @@ export interface operations {
             header?: never;
             path: {
                 mailbox: string;
-                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED" | "WELCOME";
             };
             cookie?: never;
         };
@@ -7103,7 +7105,7 @@ export interface operations {
             header?: never;
             path: {
                 mailbox: string;
-                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED";
+                occasion: "NO_ANSWER" | "BUSY" | "AWAY" | "CLOSED" | "WELCOME";
             };
             cookie?: never;
         };

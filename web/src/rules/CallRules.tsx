@@ -148,7 +148,22 @@ function Drawing({ rules, line, trial }: DrawingProps) {
             onKeep={(hours) => keep((body) => ({ ...body, hours }))}
           />
         </Station>
-        <Station title={t('rules.rings')} lit={lit('RINGS')}>
+        <Station title={t('rules.rings')} lit={lit('RINGS', 'WELCOMED')}>
+          {group && (
+            <label className="mb-1 flex flex-wrap items-center gap-x-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm checkbox-primary"
+                checked={rules.welcome}
+                disabled={!rules.mayChange}
+                onChange={({ target }) =>
+                  void attempt(keep((body) => ({ ...body, welcome: target.checked })))
+                }
+              />
+              {t('rules.welcome')}
+              {rules.welcome && <span className="quiet text-sm">{t('rules.welcomeHow')}</span>}
+            </label>
+          )}
           <Rings rules={rules} onKeep={(rings) => keep((body) => ({ ...body, rings }))} />
         </Station>
         {!group && (

@@ -80,17 +80,17 @@ export function TryIt({ trial, onTried }: Props) {
             defaultValue={me.extension}
             className="input bg-base-100 block w-full"
           />
-          <datalist id="numbers-to-try">
-            <option value={me.extension}>{t('tryIt.own', { extension: me.extension })}</option>
-            {lines
-              .filter((each) => each.mine)
-              .map((each) => (
-                <option key={each.id} value={each.extension}>
-                  {each.name}
-                </option>
-              ))}
-          </datalist>
         </label>
+        <datalist id="numbers-to-try">
+          <option value={me.extension}>{t('tryIt.own', { extension: me.extension })}</option>
+          {lines
+            .filter((each) => each.mine)
+            .map((each) => (
+              <option key={each.id} value={each.extension}>
+                {each.name}
+              </option>
+            ))}
+        </datalist>
         <label className="text-sm">
           {t('tryIt.when')}
           <input type="datetime-local" name="when" className="input bg-base-100 block w-full" />

@@ -46,6 +46,7 @@ export const bodyOf = (view: RulesView): RulesBody => ({
   })),
   hours: view.hours,
   delegates: view.delegates.map((each) => each.person ?? 0),
+  welcome: view.welcome,
 });
 
 export const ruleBody = ({ id, when, callers, times, until, to }: RuleView): RuleBody => ({

@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -259,5 +260,39 @@ class CallRulesTest {
     tomasz.button("Close").click();
     mirela.button("At any time").click();
     assertThat(mirela.button("Set hours")).isVisible();
+  }
+
+  @Test
+  void a_line_welcomes_its_callers_who_dial_an_extension_or_wait() {
+    Desk mirela = browsers.of("mirela");
+    Desk tomasz = browsers.of("tomasz");
+    Desk lotte = browsers.of("lotte");
+    mirela.open("Call rules");
+    combo(mirela, "Whose rules").selectOption("Freight");
+    Locator asked =
+        mirela.page.getByLabel(Pattern.compile("^Callers from outside are welcomed first"));
+    asked.click();
+    assertThat(asked).isChecked();
+    field(mirela, "Which number").fill("220");
+    tryIt(mirela, "0121 496 0102");
+    assertThat(way(mirela)).containsText("welcomes the caller, who may dial an extension");
+    tomasz.play("Callum Rusk");
+    tomasz.callFrom("Callum Rusk", "0191 498 0220");
+    assertThat(tomasz.phoneOf("Callum Rusk")).containsText("talking");
+    for (String key : "233".split("")) {
+      tomasz.phoneButton("Callum Rusk", key).click();
+    }
+    lotte.sees("Callum Rusk", "ringing");
+    lotte.button("Answer").click();
+    lotte.sees("Callum Rusk", "talking");
+    lotte.button("End").click();
+
+    tomasz.callFrom("Callum Rusk", "0191 498 0220");
+    tomasz.phoneButton("Callum Rusk", "#").click();
+    tomasz.sees("Callum Rusk", "On the Freight line");
+    tomasz.button("Decline").click();
+    tomasz.phoneButton("Callum Rusk", "Hang up").click();
+    asked.click();
+    assertThat(asked).not().isChecked();
   }
 }

@@ -34,7 +34,8 @@ class DelegatesOverHttpTest {
   }
 
   private static Map<String, Object> delegates(Long... people) {
-    return Map.of("rules", List.of(), "rings", List.of(), "delegates", List.of(people));
+    return Map.of(
+        "rules", List.of(), "rings", List.of(), "delegates", List.of(people), "welcome", false);
   }
 
   private static long id(String name) {

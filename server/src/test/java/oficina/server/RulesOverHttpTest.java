@@ -62,7 +62,8 @@ class RulesOverHttpTest {
 
   @SafeVarargs
   private static Map<String, Object> rules(Map<String, Object>... all) {
-    return Map.of("rules", List.of(all), "rings", List.of(), "delegates", List.of());
+    return Map.of(
+        "rules", List.of(all), "rings", List.of(), "delegates", List.of(), "welcome", false);
   }
 
   private static Map<String, Object> rule(String when, String callers, String kind, String dial) {
@@ -313,7 +314,17 @@ class RulesOverHttpTest {
     Map<String, Object> hours = Map.of("spans", List.of(span), "holidays", "NOT");
     mirela.put(
         RULES + "?line=1",
-        Map.of("rules", List.of(), "rings", List.of(), "hours", hours, "delegates", List.of()));
+        Map.of(
+            "rules",
+            List.of(),
+            "rings",
+            List.of(),
+            "hours",
+            hours,
+            "delegates",
+            List.of(),
+            "welcome",
+            false));
     for (String when : List.of("2026-12-25T10:00", "2026-12-24T10:00")) {
       JsonNode trial =
           mirela

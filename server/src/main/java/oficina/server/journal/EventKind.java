@@ -29,6 +29,7 @@ enum EventKind {
   DIGITS_SENT("DigitsSent", 1, ExchangeEvent.DigitsSent.class),
   FAILED("Failed", 1, ExchangeEvent.Failed.class),
   MAILBOX_ANSWERED("MailboxAnswered", 2, ExchangeEvent.MailboxAnswered.class),
+  WELCOMED("Welcomed", 1, ExchangeEvent.Welcomed.class),
   RECORDING_BEGAN("RecordingBegan", 1, ExchangeEvent.RecordingBegan.class),
   MESSAGE_HEARD("MessageHeard", 1, ExchangeEvent.MessageHeard.class),
   RECORDING_ENDED("RecordingEnded", 1, ExchangeEvent.RecordingEnded.class),
@@ -175,6 +176,11 @@ enum EventKind {
     @Override
     public EventKind of(ExchangeEvent.MailboxAnswered event) {
       return MAILBOX_ANSWERED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Welcomed event) {
+      return WELCOMED;
     }
 
     @Override

@@ -91,7 +91,7 @@ final class Upcasters {
         switch (Occasion.valueOf(body.get("occasion").asString())) {
           case BUSY -> Cause.BUSY;
           case AWAY -> Cause.NOT_SIGNED_IN;
-          case NO_ANSWER, CLOSED -> Cause.NO_ANSWER;
+          case NO_ANSWER, CLOSED, WELCOME -> Cause.NO_ANSWER;
         };
     body.put("why", why.name());
   }

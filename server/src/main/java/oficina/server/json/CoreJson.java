@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.routing.Way;
+import oficina.core.rules.CallRules;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.ObjectReader;
 import tools.jackson.databind.json.JsonMapper;
@@ -35,6 +36,7 @@ public final class CoreJson {
               new NamedType(Party.Nobody.class, "Nobody"),
               new NamedType(Party.Mailbox.class, "Mailbox"),
               new NamedType(Party.Attendant.class, "Attendant"),
+              new NamedType(Party.Welcome.class, "Welcome"),
               new NamedType(Way.To.class, "To"),
               new NamedType(Way.FrontDesk.class, "FrontDesk"),
               new NamedType(Way.WaitOn.class, "WaitOn"),
@@ -42,6 +44,10 @@ public final class CoreJson {
               new NamedType(Way.NextRing.class, "NextRing"),
               new NamedType(Way.ByRules.class, "ByRules"))
           .build();
+
+  /** Reads what has been decided about calls, the oldest of which knows of no welcome. */
+  public static final ObjectReader CALL_RULES =
+      JSON.readerFor(CallRules.class).without(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES);
 
   /** Reads entries of the history, of which the oldest know nothing of recordings. */
   public static final ObjectReader PART =

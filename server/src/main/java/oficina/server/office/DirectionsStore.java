@@ -62,7 +62,7 @@ public class DirectionsStore {
             row -> {
               rules.put(
                   ToReturn.partyOf(row.getString("owner_key")),
-                  CoreJson.JSON.readValue(row.getString("body"), CallRules.class));
+                  CoreJson.CALL_RULES.readValue(row.getString("body")));
             });
     return rules;
   }

@@ -179,6 +179,11 @@ public class Parties {
     }
 
     @Override
+    public String of(Party.Welcome party) {
+      return name(new Party.Members(party.line()));
+    }
+
+    @Override
     public String of(Party.Attendant party) {
       String extension = office.settings().voicemail().extension();
       return extension == null ? "" : extension;
@@ -240,6 +245,11 @@ public class Parties {
       PartyView owner = party.owner().accept(this);
       return new PartyView(
           Kind.MAILBOX, owner.name(), owner.number(), "", owner.person(), owner.dial(), null);
+    }
+
+    @Override
+    public PartyView of(Party.Welcome party) {
+      return of(new Party.Members(party.line()));
     }
 
     @Override

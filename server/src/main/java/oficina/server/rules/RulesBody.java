@@ -25,12 +25,14 @@ import org.jspecify.annotations.Nullable;
  * @param rings whom a call rings one after the other; empty for the owner alone
  * @param hours when calls are taken; absent for always
  * @param delegates colleagues who answer and place calls for the owner
+ * @param welcome whether callers from outside are welcomed before a line rings
  */
 record RulesBody(
     @NotNull @Size(max = 40) List<@NotNull @Valid RuleBody> rules,
     @NotNull @Size(max = 6) List<@NotNull @Valid RingBody> rings,
     @Schema(nullable = true) @Nullable @Valid Hours hours,
-    @NotNull @Size(max = 20) List<@NotNull Long> delegates) {
+    @NotNull @Size(max = 20) List<@NotNull Long> delegates,
+    boolean welcome) {
 
   /**
    * In a situation, calls of these callers go there.

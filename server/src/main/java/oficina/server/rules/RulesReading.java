@@ -56,7 +56,8 @@ class RulesReading {
                         Duration.ofSeconds(each.seconds())))
             .toList(),
         Hours.timetable(body.hours()),
-        body.delegates().stream().distinct().map(PersonId::new).toList());
+        body.delegates().stream().distinct().map(PersonId::new).toList(),
+        body.welcome());
   }
 
   private Rule rule(RuleBody body, Party owner, Set<Long> known) {

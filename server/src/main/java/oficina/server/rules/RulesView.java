@@ -28,7 +28,8 @@ record RulesView(
     List<RuleView> rules,
     List<RingView> rings,
     @Schema(nullable = true) @Nullable Hours hours,
-    List<PartyView> delegates) {
+    List<PartyView> delegates,
+    boolean welcome) {
 
   /**
    * A rule.

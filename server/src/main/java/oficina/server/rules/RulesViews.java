@@ -52,7 +52,8 @@ class RulesViews {
         rules.delegates().stream()
             .filter(each -> now.directory().person(each).isPresent())
             .map(each -> parties.view(new Party.Employee(each), viewer))
-            .toList());
+            .toList(),
+        rules.welcome());
   }
 
   private int ringSeconds(Party owner) {

@@ -158,6 +158,12 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
       return null;
     }
 
+    @Override
+    public @Nullable Void of(ExchangeEvent.Welcomed e) {
+      answered(e.call());
+      return null;
+    }
+
     private void answered(CallId call) {
       TrunkCall caller = then.get(new Place(call, CALLER));
       if (caller != null) {

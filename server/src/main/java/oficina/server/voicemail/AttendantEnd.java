@@ -9,7 +9,7 @@ import oficina.core.sound.Pcm;
 import oficina.server.sound.SoundEnd;
 
 /** Says one thing after the other, until something else is to be said; and can listen. */
-final class AttendantEnd implements SoundEnd {
+public final class AttendantEnd implements SoundEnd {
   /** A greeting is no longer; what is said after that is not kept. */
   private static final int MOST_FRAMES = 60 * 1000 / Pcm.FRAME_MS;
 
@@ -24,7 +24,7 @@ final class AttendantEnd implements SoundEnd {
    *
    * @param then done when all of it has been said
    */
-  synchronized void say(List<CompletableFuture<short[]>> words, Runnable then) {
+  public synchronized void say(List<CompletableFuture<short[]>> words, Runnable then) {
     toSay.clear();
     toSay.addAll(words);
     said = 0;

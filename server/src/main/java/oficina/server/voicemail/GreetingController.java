@@ -92,7 +92,7 @@ class GreetingController {
   List<MailboxView> all(@AuthenticationPrincipal Employee me) {
     return ToReturn.listsOf(me.id(), office.directory()).stream()
         .map(ToReturn::partyOf)
-        .filter(office.now()::hasMailbox)
+        .filter(owner -> office.now().hasMailbox(owner) || welcomes(owner))
         .map(this::view)
         .toList();
   }
@@ -102,7 +102,15 @@ class GreetingController {
     return new MailboxView(
         Label.mailbox(owner),
         parties.groupLine(owner),
-        Arrays.stream(Occasion.values()).map(each -> view(owner, each, made)).toList());
+        Arrays.stream(Occasion.values())
+            .filter(
+                each -> each == Occasion.WELCOME ? welcomes(owner) : office.now().hasMailbox(owner))
+            .map(each -> view(owner, each, made))
+            .toList());
+  }
+
+  private boolean welcomes(Party owner) {
+    return office.now().directions().rulesOf(owner).welcome();
   }
 
   private GreetingView view(Party owner, Occasion occasion, List<GreetingStore.Greeting> made) {

@@ -25,7 +25,7 @@ import org.springframework.stereotype.Component;
  * nobody answers, or a sentence with the owner's name.
  */
 @Component
-class Greetings {
+public class Greetings {
   private static final Logger LOG = LoggerFactory.getLogger(Greetings.class);
 
   /** Callers wait no longer for a greeting that the database has. */
@@ -59,7 +59,7 @@ class Greetings {
   }
 
   /** The greeting, as soon as it is there; no samples when the machine cannot speak. */
-  CompletableFuture<short[]> spoken(Party owner, Occasion occasion) {
+  public CompletableFuture<short[]> spoken(Party owner, Occasion occasion) {
     return CompletableFuture.supplyAsync(() -> made(Label.mailbox(owner), occasion), work)
         .completeOnTimeout(Optional.empty(), PATIENCE_SECONDS, TimeUnit.SECONDS)
         .thenCompose(
@@ -77,7 +77,10 @@ class Greetings {
     try {
       Instant now = clock.instant();
       Optional<short[]> forThis = store.samples(mailbox, occasion, now);
-      return forThis.isPresent() ? forThis : store.samples(mailbox, Occasion.NO_ANSWER, now);
+      boolean forAll = occasion != Occasion.WELCOME;
+      return forThis.isPresent() || !forAll
+          ? forThis
+          : store.samples(mailbox, Occasion.NO_ANSWER, now);
     } catch (DataAccessException e) {
       LOG.warn("The greeting of {} cannot be read now: {}", mailbox, e.getMessage());
       return Optional.empty();
@@ -87,6 +90,11 @@ class Greetings {
   /** The sentence that is said where nothing else was made. */
   String usual(Party owner, Occasion occasion) {
     return sentences.getProperty(occasion.name()).replace("{name}", parties.name(owner));
+  }
+
+  /** That nobody has the extension that was dialled. */
+  public CompletableFuture<short[]> noSuchExtension() {
+    return typed(sentences.getProperty("NO_SUCH_EXTENSION"));
   }
 
   /** What was typed, spoken by the machine. */
