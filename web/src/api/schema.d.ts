@@ -2461,6 +2461,7 @@ export interface components {
             callBacks: components["schemas"]["CallBackView"][];
             leaving: components["schemas"]["LeavingView"][];
             others: components["schemas"]["OthersCallView"][];
+            lines: components["schemas"]["LineUseView"][];
             shelf: components["schemas"]["SlotView"][];
             people: components["schemas"]["PersonView"][];
             service: components["schemas"]["Service"];
@@ -2693,6 +2694,16 @@ export interface components {
             name: string;
             takesPart: boolean;
         };
+        LineUseView: {
+            /** Format: int64 */
+            line: number;
+            name: string;
+            /** Format: int32 */
+            ringing: number;
+            /** Format: date-time */
+            ringsSince?: string;
+            talking: string[];
+        };
         LineView: {
             /** Format: int64 */
             id: number;
@@ -2775,6 +2786,7 @@ export interface components {
             callBacks: components["schemas"]["CallBackView"][];
             leaving: components["schemas"]["LeavingView"][];
             others: components["schemas"]["OthersCallView"][];
+            lines: components["schemas"]["LineUseView"][];
         };
         NameAndPassword: {
             name: string;
@@ -3470,6 +3482,7 @@ export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
 export type SchemaLineMember = components['schemas']['LineMember'];
+export type SchemaLineUseView = components['schemas']['LineUseView'];
 export type SchemaLineView = components['schemas']['LineView'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];

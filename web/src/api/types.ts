@@ -57,6 +57,7 @@ export type {
   SchemaTakeOver as TakeOver,
   SchemaToCallBack as ToCallBack,
   SchemaVoicemailPage as VoicemailPage,
+  SchemaLineUseView as LineUseView,
   SchemaLineView as LineView,
   SchemaStatusView as StatusView,
   SchemaNewStatus as NewStatus,

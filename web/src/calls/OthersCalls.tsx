@@ -1,23 +1,32 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { OthersCallView, PartyView } from '../api/types';
+import type { LineUseView, OthersCallView, PartyView } from '../api/types';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
 import { usePrincipals } from '../lines/lines';
 import { useNow } from '../live/now';
 import { useOnce } from '../live/useOnce';
 import { Lamp } from '../people/Lamp';
+import { useMe } from '../session/session';
 import { usePeople } from '../people/store';
 import { clockTime } from '../words/time';
 import { nameOf } from './order';
 import { takeOver } from './services';
-import { useCallStore } from './store';
+import { useCallStore, useCalls } from './store';
 
-/** Those I act for, with their calls; and the calls that others have in my name. */
+/** Those I act for, with their calls; the calls that others have in my name; my shared lines in use. */
 export function OthersCalls() {
   const { t } = useTranslation();
   const principals = usePrincipals();
   const others = useCallStore((store) => store.others);
+  const me = useMe();
+  const calls = useCalls();
+  // What rings here has a strip of its own.
+  const elsewhere = ({ name, ringing }: LineUseView) =>
+    ringing > calls.filter(({ phase, line }) => phase === 'RINGING' && line === name).length;
+  const lines = useCallStore((store) => store.lines).filter(
+    (each) => elsewhere(each) || each.talking.some((name) => name !== me.name),
+  );
   const first = others.find((each) => each.service);
   useKeys(
     useMemo(
@@ -26,7 +35,7 @@ export function OthersCalls() {
     ),
   );
   const mine = others.filter((each) => each.mine);
-  if (principals.length === 0 && mine.length === 0) {
+  if (principals.length + mine.length + lines.length === 0) {
     return null;
   }
   return (
@@ -49,8 +58,32 @@ export function OthersCalls() {
             <OthersCall call={each} first={each === first} />
           </li>
         ))}
+        {lines.map((each) => (
+          <Line key={each.line} use={each} />
+        ))}
       </ul>
     </section>
+  );
+}
+
+function Line({ use }: { use: LineUseView }) {
+  const { t } = useTranslation();
+  const now = useNow();
+  const time = use.ringsSince && clockTime(now - Date.parse(use.ringsSince));
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 py-1">
+      <span className="w-56 font-semibold max-sm:w-full">
+        {t('others.line', { line: use.name })}
+      </span>
+      <span className="min-w-0 flex-1">
+        {[
+          time && t('others.rings', { count: use.ringing, time }),
+          use.talking.length > 0 && t('others.talking', { names: use.talking.join(', ') }),
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </span>
+    </li>
   );
 }
 

@@ -113,6 +113,7 @@ test('a call that has ended is no longer chosen, and one panel is open at a time
     callBacks: [],
     leaving: [],
     others: [],
+    lines: [],
   });
   callStore.choose('a');
   callStore.togglePanel('a', 'PARK');
@@ -120,6 +121,12 @@ test('a call that has ended is no longer chosen, and one panel is open at a time
   expect(useCallStore.getState().panel).toEqual({ call: 'b', what: 'TRANSFER' });
   callStore.togglePanel('b', 'TRANSFER');
   expect(useCallStore.getState().panel).toBeNull();
-  callStore.take({ calls: [call('b', 'TALKING')], callBacks: [], leaving: [], others: [] });
+  callStore.take({
+    calls: [call('b', 'TALKING')],
+    callBacks: [],
+    leaving: [],
+    others: [],
+    lines: [],
+  });
   expect(useCallStore.getState().chosen).toBe('');
 });

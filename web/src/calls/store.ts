@@ -1,5 +1,12 @@
 import { create } from 'zustand';
-import type { CallBackView, CallView, LeavingView, MyCalls, OthersCallView } from '../api/types';
+import type {
+  CallBackView,
+  CallView,
+  LeavingView,
+  LineUseView,
+  MyCalls,
+  OthersCallView,
+} from '../api/types';
 
 /**
  * What can be open in a call's strip, one at a time: the choice of a target, of somebody to add, or of
@@ -14,12 +21,22 @@ interface Calls {
   leaving: LeavingView[];
   /** Calls of colleagues that concern me because one of us acts for the other. */
   others: OthersCallView[];
+  /** What goes on at lines that I share with others. */
+  lines: LineUseView[];
   panel: { call: string; what: Panel } | null;
   /** The call the keys mean, when one was chosen. */
   chosen: string;
 }
 
-const NONE: Calls = { calls: [], callBacks: [], leaving: [], others: [], panel: null, chosen: '' };
+const NONE: Calls = {
+  calls: [],
+  callBacks: [],
+  leaving: [],
+  others: [],
+  lines: [],
+  panel: null,
+  chosen: '',
+};
 
 /** My calls, and what I have opened of them. */
 export const useCallStore = create<Calls>(() => NONE);
@@ -28,12 +45,13 @@ export const useCalls = () => useCallStore((store) => store.calls);
 
 export const callStore = {
   /** What the server says of my calls. A call that has ended is no longer chosen. */
-  take: ({ calls, callBacks, leaving, others }: MyCalls) =>
+  take: ({ calls, callBacks, leaving, others, lines }: MyCalls) =>
     useCallStore.setState(({ chosen }) => ({
       calls,
       callBacks,
       leaving,
       others,
+      lines,
       chosen: calls.some((call) => call.id === chosen) ? chosen : '',
     })),
   choose: (chosen: string) => useCallStore.setState({ chosen }),

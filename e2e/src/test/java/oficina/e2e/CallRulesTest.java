@@ -290,8 +290,15 @@ class CallRulesTest {
     tomasz.callFrom("Callum Rusk", "0191 498 0120");
     tomasz.phoneButton("Callum Rusk", "#").click();
     tomasz.sees("0121 496 0102", "On the Freight line");
-    tomasz.button("Decline").click();
+    Desk una = browsers.of("una");
+    Locator lines =
+        una.page.getByRole(
+            AriaRole.REGION, new Page.GetByRoleOptions().setName("Lines and those you act for"));
+    tomasz.button("Answer").click();
+    assertThat(lines).containsText("Freight line");
+    assertThat(lines).containsText("Tomasz Brill on it");
     tomasz.phoneButton("Callum Rusk", "Hang up").click();
+    assertThat(lines).hasCount(0);
     asked.click();
     assertThat(asked).not().isChecked();
   }

@@ -14,7 +14,7 @@ class DelegatesTest {
 
   private static Locator forEachOther(Desk desk) {
     return desk.page.getByRole(
-        AriaRole.REGION, new Page.GetByRoleOptions().setName("For each other"));
+        AriaRole.REGION, new Page.GetByRoleOptions().setName("Lines and those you act for"));
   }
 
   private static Locator combo(Desk desk, String name) {

@@ -4,10 +4,13 @@ import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
+import oficina.core.people.Group;
 import oficina.core.state.Lamp.Light;
 import org.junit.jupiter.api.Test;
 
@@ -60,5 +63,18 @@ class LampTest {
     assertThat(scene.exchange.state().devices(ZOE)).isEmpty();
     assertThat(scene.state(call)).isNull();
     assertThat(zoe()).isEqualTo(Light.OFF);
+  }
+
+  @Test
+  void what_goes_on_at_a_line_is_seen_by_its_members_without_who_calls() {
+    Scene scene = new Scene();
+    Group freight = scene.office.directory.group(TestOffice.FREIGHT).orElseThrow();
+    assertThat(LineUse.of(freight, scene.exchange.state()).free()).isTrue();
+    CallId call = scene.arrive(TestOffice.DOV, "+441914980220");
+    assertThat(LineUse.of(freight, scene.exchange.state()))
+        .isEqualTo(new LineUse(1, scene.now(), List.of()));
+    scene.answer(call, TestOffice.ZOE);
+    assertThat(LineUse.of(freight, scene.exchange.state()).talking())
+        .containsExactly(TestOffice.ZOE);
   }
 }

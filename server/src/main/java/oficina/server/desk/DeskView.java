@@ -11,6 +11,7 @@ import oficina.server.people.PersonView;
  * @param callBacks colleagues they wait for; theirs alone to see
  * @param others calls of colleagues that concern them by delegation
  * @param leaving who leaves a message in a mailbox of theirs right now
+ * @param lines those of their shared lines at which something goes on
  * @param board what everybody sees of them on the people board
  */
 public record DeskView(
@@ -19,4 +20,5 @@ public record DeskView(
     List<CallBackView> callBacks,
     List<LeavingView> leaving,
     List<OthersCallView> others,
+    List<LineUseView> lines,
     PersonView board) {}

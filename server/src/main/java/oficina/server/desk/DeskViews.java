@@ -10,12 +10,15 @@ import oficina.core.exchange.Permissions;
 import oficina.core.history.CallRecords;
 import oficina.core.office.Delegations;
 import oficina.core.office.ParkSlot;
+import oficina.core.people.Group;
+import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.Lamp;
+import oficina.core.state.LineUse;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PersonView;
@@ -74,7 +77,13 @@ public class DeskViews {
     }
     PersonView board = PersonView.of(person, Lamp.of(id, state), office.region());
     return new DeskView(
-        id, all, callBacks(id, state), leaving(id, state), others(id, exchange, records), board);
+        id,
+        all,
+        callBacks(id, state),
+        leaving(id, state),
+        others(id, exchange, records),
+        lines(id, state),
+        board);
   }
 
   private List<OthersCallView> others(PersonId person, Exchange exchange, CallRecords records) {
@@ -89,6 +98,24 @@ public class DeskViews {
                     records.of(each.call()),
                     !delegations.actsFor(person, each.holder())))
         .toList();
+  }
+
+  private List<LineUseView> lines(PersonId person, ExchangeState state) {
+    List<LineUseView> lines = new ArrayList<>();
+    for (GroupId id : office.directory().groupsOf(person)) {
+      Group line = office.directory().group(id).orElseThrow();
+      LineUse use = LineUse.of(line, state);
+      if (!use.free()) {
+        lines.add(
+            new LineUseView(
+                id.value(),
+                line.name(),
+                use.ringing(),
+                use.ringsSince(),
+                use.talking().stream().map(each -> office.now().nameOf(each)).toList()));
+      }
+    }
+    return lines;
   }
 
   private List<LeavingView> leaving(PersonId person, ExchangeState state) {

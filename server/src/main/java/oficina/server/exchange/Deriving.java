@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Consumer;
+import oficina.core.call.Party;
 import oficina.core.exchange.Exchange;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
@@ -83,6 +84,9 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
         || !exchange.office().delegations().counterparts(id).isEmpty();
   }
 
+  /** That a call rings, or is answered, on a line. */
+  private record AtLine(Party line, int leg, boolean rings) {}
+
   private static void guarded(String what, Object about, Runnable action) {
     try {
       action.run();
@@ -109,6 +113,7 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
       guarded("record", event, () -> record(event));
       touch(before);
       touch(after);
+      touchLines(before, after);
       if (event.deviceOf() != null) {
         touched.add(event.deviceOf());
       }
@@ -139,6 +144,26 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
         shelf |= call.parked() != null;
         touchMailbox(call.mailbox());
       }
+    }
+
+    /** Members of a line see who has its calls, and need not hear of what those do with them. */
+    private void touchLines(@Nullable Call before, @Nullable Call after) {
+      Set<AtLine> there = at(before);
+      Set<AtLine> now = at(after);
+      if (!there.equals(now)) {
+        there.addAll(now);
+        there.forEach(each -> touched.addAll(exchange.office().people(each.line())));
+      }
+    }
+
+    private static Set<AtLine> at(@Nullable Call call) {
+      Set<AtLine> all = new LinkedHashSet<>();
+      if (call != null) {
+        call.connections().stream()
+            .filter(each -> each.line() != null && each.line().group() != null)
+            .forEach(each -> all.add(new AtLine(each.line(), each.leg(), each.rings())));
+      }
+      return all;
     }
 
     /** Whoever may hear the message that is being left. */

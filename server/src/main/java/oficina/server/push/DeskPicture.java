@@ -5,6 +5,7 @@ import java.util.List;
 import oficina.server.desk.CallBackView;
 import oficina.server.desk.CallView;
 import oficina.server.desk.LeavingView;
+import oficina.server.desk.LineUseView;
 import oficina.server.desk.OthersCallView;
 import oficina.server.desk.SlotView;
 import oficina.server.people.PersonView;
@@ -16,6 +17,7 @@ public record DeskPicture(
     List<CallBackView> callBacks,
     List<LeavingView> leaving,
     List<OthersCallView> others,
+    List<LineUseView> lines,
     List<SlotView> shelf,
     List<PersonView> people,
     Push.Service service) {}

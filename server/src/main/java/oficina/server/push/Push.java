@@ -6,6 +6,7 @@ import java.util.List;
 import oficina.server.desk.CallBackView;
 import oficina.server.desk.CallView;
 import oficina.server.desk.LeavingView;
+import oficina.server.desk.LineUseView;
 import oficina.server.desk.OthersCallView;
 import oficina.server.people.PersonView;
 import org.jspecify.annotations.Nullable;
@@ -68,12 +69,14 @@ public record Push(Instant now, String run, List<Item> items) {
    * @param callBacks colleagues they wait for, as many as there are
    * @param leaving who leaves a message in a mailbox of theirs right now
    * @param others calls of colleagues that concern them by delegation
+   * @param lines those of their shared lines at which something goes on
    */
   public record MyCalls(
       List<CallView> calls,
       List<CallBackView> callBacks,
       List<LeavingView> leaving,
-      List<OthersCallView> others) {}
+      List<OthersCallView> others,
+      List<LineUseView> lines) {}
 
   /**
    * Colleagues.

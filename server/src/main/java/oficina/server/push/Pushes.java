@@ -88,7 +88,8 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
         || !before.calls().equals(desk.calls())
         || !before.callBacks().equals(desk.callBacks())
         || !before.leaving().equals(desk.leaving())
-        || !before.others().equals(desk.others())) {
+        || !before.others().equals(desk.others())
+        || !before.lines().equals(desk.lines())) {
       tell(desk.person(), Topic.CALLS);
     }
     if (before != null && !before.board().equals(desk.board())) {
@@ -220,7 +221,8 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     return switch (topic) {
       case CALLS -> {
         DeskView desk = desk(changes.page().person());
-        yield new Push.MyCalls(desk.calls(), desk.callBacks(), desk.leaving(), desk.others());
+        yield new Push.MyCalls(
+            desk.calls(), desk.callBacks(), desk.leaving(), desk.others(), desk.lines());
       }
       case SHELF -> shelf(changes.page().person());
       case PEOPLE ->
@@ -258,7 +260,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
             office.person(person),
             new Lamp(Lamp.Light.OFF, /* since= */ null, /* status= */ null),
             office.region());
-    return new DeskView(person, List.of(), List.of(), List.of(), List.of(), nothing);
+    return new DeskView(person, List.of(), List.of(), List.of(), List.of(), List.of(), nothing);
   }
 
   /** Everything this person's page shows of calls and people. */
@@ -270,6 +272,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
         desk.callBacks(),
         desk.leaving(),
         desk.others(),
+        desk.lines(),
         shelf(person),
         people(),
         service());
