@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
@@ -122,7 +123,9 @@ public record RuleCheck(Office office) {
     boolean circle =
         callersNamed().stream()
             .anyMatch(
-                caller -> rule.callers().include(caller) && comesBack(owner, to.party(), caller));
+                caller ->
+                    effective(owner, caller).contains(rule)
+                        && comesBack(owner, to.party(), caller));
     return circle ? Kind.CIRCLE : null;
   }
 
@@ -173,15 +176,18 @@ public record RuleCheck(Office office) {
         return true;
       }
       if (seen.add(party)) {
-        next.addAll(goesOn(party, caller));
+        effective(party, caller).stream()
+            .map(rule -> rule.to().party())
+            .filter(Objects::nonNull)
+            .forEach(next::add);
       }
     }
     return false;
   }
 
-  /** Where rules of this person or line can have such a caller go, in one situation or another. */
-  private Set<Party> goesOn(Party party, Caller caller) {
-    Set<Party> to = new LinkedHashSet<>();
+  /** The rules of this person or line that can apply to such a caller, in whatever situation. */
+  private Set<Rule> effective(Party party, Caller caller) {
+    Set<Rule> effective = new LinkedHashSet<>();
     Set<Situation> decided = EnumSet.noneOf(Situation.class);
     for (Situation situation : Situation.values()) {
       for (Rule rule : office.directions().rulesOf(party).rules()) {
@@ -190,17 +196,15 @@ public record RuleCheck(Office office) {
             || !rule.callers().include(caller)) {
           continue;
         }
-        if (rule.to().party() != null) {
-          to.add(rule.to().party());
-        }
+        effective.add(rule);
         if (rule.times() == null && rule.until() == null) {
           decided.add(situation); // those below it are never looked at
           if (situation == Situation.ALWAYS && rule.to().kind() != Destination.Kind.RING) {
-            return to;
+            return effective;
           }
         }
       }
     }
-    return to;
+    return effective;
   }
 }
