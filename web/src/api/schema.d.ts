@@ -3116,6 +3116,8 @@ export interface components {
             hours: components["schemas"]["Hours"];
             delegates: number[];
             welcome: boolean;
+            /** Format: int32 */
+            version?: number;
         };
         RulesView: {
             owner: components["schemas"]["PartyView"];
@@ -3129,6 +3131,8 @@ export interface components {
             hours: components["schemas"]["Hours"];
             delegates: components["schemas"]["PartyView"][];
             welcome: boolean;
+            /** Format: int32 */
+            version: number;
         };
         RulingView: {
             /** @enum {string} */

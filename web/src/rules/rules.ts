@@ -35,7 +35,13 @@ const path = (line?: number) => `/api/rules${line ? `?line=${line}` : ''}`;
 export const rulesOf = (line?: number) =>
   queryOptions({ queryKey: [KEY, 'of', line ?? 0], queryFn: () => get<RulesView>(path(line)) });
 
-export const keepRules = (body: RulesBody, line?: number) => put(path(line), body);
+let underWay: Promise<unknown> | undefined;
+
+/** Keeps rules in the place of those that were shown; a second click meanwhile asks for nothing more. */
+export const keepRules = (body: RulesBody, line?: number) =>
+  (underWay ??= put(path(line), body).finally(() => {
+    underWay = undefined;
+  }));
 
 /** Rules as they are sent to be kept. */
 export const bodyOf = (view: RulesView): RulesBody => ({
@@ -47,6 +53,7 @@ export const bodyOf = (view: RulesView): RulesBody => ({
   hours: view.hours,
   delegates: view.delegates.map((each) => each.person ?? 0),
   welcome: view.welcome,
+  version: view.version,
 });
 
 export const ruleBody = ({ id, when, callers, times, until, to }: RuleView): RuleBody => ({

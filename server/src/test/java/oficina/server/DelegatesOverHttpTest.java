@@ -2,6 +2,7 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -142,5 +143,17 @@ class DelegatesOverHttpTest {
     joss.await(push -> push.has("others") && push.get("others").isEmpty());
     assertThat(joss.service(call, "take-over").status()).isEqualTo(404);
     lotte.service(call, "answer");
+  }
+
+  @Test
+  void rules_that_were_changed_elsewhere_meanwhile_are_not_replaced_unseen() {
+    int read = lotte.get("/api/rules").body().get("version").asInt();
+    lotte.put("/api/rules", delegates(id("Joss")));
+    Map<String, Object> stale = new HashMap<>(delegates());
+    stale.put("version", read);
+    assertThat(lotte.put("/api/rules", stale).code()).isEqualTo("RULES_CHANGED");
+    assertThat(lotte.get("/api/rules").body().get("delegates")).hasSize(1);
+    stale.put("version", lotte.get("/api/rules").body().get("version").asInt());
+    assertThat(lotte.put("/api/rules", stale).status()).isEqualTo(204);
   }
 }

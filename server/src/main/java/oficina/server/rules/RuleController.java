@@ -73,6 +73,10 @@ class RuleController {
     if (!mayChange(me, owner)) {
       throw new Problem(HttpStatus.FORBIDDEN, "FORBIDDEN");
     }
+    CallRules before = office.now().directions().rulesOf(owner);
+    if (body.version() != null && body.version() != RulesViews.version(before)) {
+      throw new Problem(HttpStatus.CONFLICT, "RULES_CHANGED");
+    }
     CallRules rules = reading.rules(body, owner);
     refuseFaults(owner, rules, me.id());
     office.change(() -> store.keep(owner, rules));

@@ -26,13 +26,16 @@ import org.jspecify.annotations.Nullable;
  * @param hours when calls are taken; absent for always
  * @param delegates colleagues who answer and place calls for the owner
  * @param welcome whether callers from outside are welcomed before a line rings
+ * @param version of those that were read and changed, which are not replaced when somebody else has
+ *     changed them meanwhile; absent to replace whatever there is
  */
 record RulesBody(
     @NotNull @Size(max = 40) List<@NotNull @Valid RuleBody> rules,
     @NotNull @Size(max = 6) List<@NotNull @Valid RingBody> rings,
     @Schema(nullable = true) @Nullable @Valid Hours hours,
     @NotNull @Size(max = 20) List<@NotNull Long> delegates,
-    boolean welcome) {
+    boolean welcome,
+    @Schema(nullable = true) @Nullable Integer version) {
 
   /**
    * In a situation, calls of these callers go there.

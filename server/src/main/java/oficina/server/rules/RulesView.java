@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param mailbox whether messages can be left there
  * @param ringSeconds how long it rings when it rings the owner alone
  * @param takesNow whether calls are taken at this moment, by the hours
+ * @param version changes with every change of them
  */
 record RulesView(
     PartyView owner,
@@ -29,7 +30,8 @@ record RulesView(
     List<RingView> rings,
     @Schema(nullable = true) @Nullable Hours hours,
     List<PartyView> delegates,
-    boolean welcome) {
+    boolean welcome,
+    int version) {
 
   /**
    * A rule.

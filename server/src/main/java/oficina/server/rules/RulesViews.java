@@ -12,6 +12,7 @@ import oficina.core.rules.Callers;
 import oficina.core.rules.Destination;
 import oficina.core.rules.Moment;
 import oficina.core.rules.Rule;
+import oficina.server.json.CoreJson;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.rules.RulesBody.Hours;
@@ -53,7 +54,13 @@ class RulesViews {
             .filter(each -> now.directory().person(each).isPresent())
             .map(each -> parties.view(new Party.Employee(each), viewer))
             .toList(),
-        rules.welcome());
+        rules.welcome(),
+        version(rules));
+  }
+
+  /** Tells rules from what they were before. */
+  static int version(CallRules rules) {
+    return CoreJson.JSON.writeValueAsString(rules).hashCode();
   }
 
   private int ringSeconds(Party owner) {
