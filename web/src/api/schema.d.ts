@@ -2320,7 +2320,7 @@ export interface components {
             slot?: string;
             digits: string;
             /** @enum {string} */
-            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
+            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "ASKED" | "REFUSAL";
             device?: string;
             /** @enum {string} */
             deviceKind?: "WINDOW" | "TELEPHONE";
@@ -3239,7 +3239,7 @@ export interface components {
             slot?: string;
             digits: string;
             /** @enum {string} */
-            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "REFUSAL";
+            otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "ASKED" | "REFUSAL";
         };
         StationView: {
             /** @enum {string} */

@@ -302,4 +302,37 @@ class CallRulesTest {
     asked.click();
     assertThat(asked).not().isChecked();
   }
+
+  @Test
+  void an_outside_number_of_mine_takes_the_call_by_a_key_alone() {
+    Desk lotte = browsers.of("lotte");
+    Desk tomasz = browsers.of("tomasz");
+    tomasz.play("Callum Rusk");
+    Desk joss = browsers.of("joss");
+    lotte.open("Call rules");
+    lotte.button("Add a step").click();
+    field(lotte, "Who is rung, with commas between").fill("0121 496 0102");
+    lotte.button("Keep the step").click();
+    assertThat(lotte.button("Take step 2 away")).isVisible();
+    joss.dial("233");
+    lotte.sees("Joss Ardley", "ringing");
+    browsers.pass(Duration.ofSeconds(21));
+    tomasz.phoneButton("Callum Rusk", "Answer").click();
+    tomasz.phoneButton("Callum Rusk", "1").click();
+    joss.sees("0121 496 0102", "talking");
+    joss.button("End").click();
+    joss.hasNoCalls();
+
+    joss.dial("233");
+    lotte.sees("Joss Ardley", "ringing");
+    browsers.pass(Duration.ofSeconds(21));
+    tomasz.phoneButton("Callum Rusk", "Answer").click();
+    joss.sees("Lotte Penrose", "ringing");
+    browsers.pass(Duration.ofSeconds(16));
+    joss.sees("Lotte Penrose", "Nobody answered");
+    joss.button("Close").click();
+    lotte.button("Take step 2 away").click();
+    lotte.button("Take step 1 away").click();
+    assertThat(lotte.page.getByText("my devices for 20 s")).isVisible();
+  }
 }

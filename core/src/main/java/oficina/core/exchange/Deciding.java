@@ -373,7 +373,9 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     return byNetwork(
         c,
         (call, leg) -> {
-          if (call.mailbox() != null) {
+          if (leg.state() == ConnectionState.ASKED) {
+            new OutsideDevices(draft).keys(call, leg, c.digits());
+          } else if (call.mailbox() != null) {
             mailboxes.keys(call, call.mailbox(), c.digits());
           } else {
             tapes.keys(call, leg, c.digits());
@@ -390,7 +392,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   private void networkAnswers(Call call, Connection leg) {
-    if (leg.answered()) {
+    if (leg.answered() || new OutsideDevices(draft).asks(call, leg)) {
       return;
     }
     draft.establish(call, leg, null);

@@ -11,6 +11,7 @@ import oficina.core.call.TapeEnd;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.routing.Diversion;
+import oficina.core.state.ExchangeEvent.Asked;
 import oficina.core.state.ExchangeEvent.Blocked;
 import oficina.core.state.ExchangeEvent.CallBackAnswered;
 import oficina.core.state.ExchangeEvent.CallBackArmed;
@@ -123,6 +124,11 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
     List<Diversion> diversions = call.standing().onItsWay().diversions();
     Party wanted = diversions.isEmpty() ? null : diversions.get(0).from();
     return Connection.begun(leg, party, null, phase).on(line, sender).forwardedFrom(wanted);
+  }
+
+  @Override
+  public @Nullable Void of(Asked e) {
+    return connection(e, e.leg(), c -> c.to(ConnectionState.ASKED, e.at(), e.until()));
   }
 
   @Override

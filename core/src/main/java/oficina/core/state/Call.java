@@ -329,6 +329,18 @@ public record Call(
     return first == null ? caller() : first.party();
   }
 
+  /**
+   * Whether an outside number is rung as one of somebody's devices: nobody called it, sent the call
+   * to it or had it forwarded there.
+   */
+  public boolean standsForDevice(Connection outsider) {
+    Party party = outsider.party();
+    boolean wanted = party.equals(called()) || (sent() != null && party.equals(sent().to()));
+    return party.outsideNumber() != null
+        && !wanted
+        && standing.onItsWay().diversions().stream().noneMatch(each -> party.equals(each.to()));
+  }
+
   /** Everybody else in it, whatever their state. */
   public List<Connection> others(PersonId person) {
     return connections.stream()

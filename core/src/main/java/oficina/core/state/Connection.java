@@ -223,9 +223,9 @@ public record Connection(
     return new Connection(leg, party, device, phase, arrival, now);
   }
 
-  /** Whether it rings here. */
+  /** Whether it rings here, or whoever answers is still asked for a key. */
   public boolean rings() {
-    return state() == ConnectionState.ALERTING;
+    return state() == ConnectionState.ALERTING || state() == ConnectionState.ASKED;
   }
 
   /** Whether this party, who is no machine in somebody's place, has placed or answered the call. */

@@ -6,6 +6,8 @@ public enum ConnectionState {
   INITIATED,
   /** The devices of this party ring. */
   ALERTING,
+  /** Answered at an outside number that stands for somebody's device, and asked for a key. */
+  ASKED,
   /** Takes part in the call: speaks, or hears it ring, or hears the tone that tells why not. */
   CONNECTED,
   /** Put the others on hold. */

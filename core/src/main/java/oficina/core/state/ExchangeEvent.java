@@ -67,6 +67,8 @@ public sealed interface ExchangeEvent {
 
     R of(Delivered event);
 
+    R of(Asked event);
+
     R of(Silenced event);
 
     R of(Established event);
@@ -260,6 +262,18 @@ public sealed interface ExchangeEvent {
    */
   record Delivered(CallId call, Instant at, int leg, Party party, Party line, Instant until)
       implements OfCall {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * An outside number that stands for somebody's device has answered, and is asked for a key.
+   *
+   * @param until when it is given up without one
+   */
+  record Asked(CallId call, Instant at, int leg, Instant until) implements OfCall {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -105,6 +105,11 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   }
 
   @Override
+  default R of(ExchangeEvent.Asked event) {
+    return otherwise(event);
+  }
+
+  @Override
   default R of(ExchangeEvent.Welcomed event) {
     return otherwise(event);
   }

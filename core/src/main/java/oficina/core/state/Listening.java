@@ -24,12 +24,17 @@ public record Listening(Sound sound, List<Integer> voices) {
     MUSIC,
     /** The ringing tone of the called party (ITU-T E.182). */
     RINGING,
+    /** That a call is for them, and which key takes it. */
+    ASKED,
     /** The tone or sentence that tells why the call cannot be completed. */
     REFUSAL
   }
 
   /** What the party of this connection hears in this call. */
   public static Listening of(Call call, Connection listener) {
+    if (listener.state() == ConnectionState.ASKED) {
+      return only(Sound.ASKED);
+    }
     if (listener.state() != ConnectionState.CONNECTED || !listener.attended()) {
       return only(Sound.SILENCE);
     }

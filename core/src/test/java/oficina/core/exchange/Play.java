@@ -57,7 +57,7 @@ final class Play {
       }
     } else if (step.what() == Step.What.DECIDE) {
       // Now and then everybody decides something else, and at times nothing, while calls go on.
-      boolean nothing = step.amount() > 3;
+      boolean nothing = step.amount() > 11;
       Random random = new Random(step.amount() * 48L + step.which() * 6L + step.who());
       Office usual = scene.office.office;
       scene.exchange.office(nothing ? usual : new RandomRules(random).office(usual));
@@ -162,7 +162,7 @@ final class Play {
           new Command.AttendantConnects(call, leg(step), person, target(step));
       case NETWORK_KEYS -> networkKeys(step, call);
       case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
-      case NETWORK_ANSWERS -> new Command.NetworkAnswers(call, 1 + step.amount() % 5);
+      case NETWORK_ANSWERS -> networkAnswers(step, call);
       case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
       case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 5);
       case STATUS -> status(step);
@@ -264,6 +264,18 @@ final class Play {
   private int machineLeg(Step step) {
     Call call = scene.state(welcomed(step));
     return call == null || call.standIn() == null ? leg(step) : call.standIn().leg();
+  }
+
+  /** Most often where the network has been asked to ring somebody. */
+  private Command networkAnswers(Step step, CallId otherwise) {
+    for (Call call : scene.exchange.state().calls()) {
+      for (Connection leg : call.connections()) {
+        if (leg.party().usesOutsideLine() && !leg.answered() && step.which() < 6) {
+          return new Command.NetworkAnswers(call.id(), leg.leg());
+        }
+      }
+    }
+    return new Command.NetworkAnswers(otherwise, 1 + step.amount() % 5);
   }
 
   /** Most often of an outsider who is recorded, and may not want that. */

@@ -74,7 +74,7 @@ public final class RandomRules {
     List<CallRules.Ring> rings = new ArrayList<>();
     for (int i = random.nextInt(6) - 3; i > 0; i--) {
       List<Party> who = new ArrayList<>(List.of(owner, any(owners())));
-      if (random.nextInt(4) == 0) {
+      if (random.nextBoolean()) {
         who.add(new Party.Outside(MARISOL));
       }
       rings.add(new CallRules.Ring(who, Duration.ofSeconds(5 + random.nextInt(20))));

@@ -50,7 +50,10 @@ import oficina.core.rules.Opening;
 import oficina.core.rules.Rule;
 import oficina.core.rules.Situation;
 import oficina.core.rules.Timetable;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
+import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -225,6 +228,27 @@ class RulesTest {
   }
 
   @Test
+  void a_number_at_which_nobody_presses_a_key_swallows_no_call() {
+    Party mobile = new Party.Outside(MARISOL);
+    CallRules.Ring alone = new CallRules.Ring(List.of(mobile), Duration.ofSeconds(10));
+    decide(ME, new CallRules(List.of(), List.of(alone), null));
+    CallId call = callFrom("outside");
+    scene.run(new Command.NetworkAnswers(call, 2));
+    assertThat(Listening.of(scene.state(call), scene.state(call).leg(1)).sound())
+        .isEqualTo(Listening.Sound.RINGING);
+    scene.wait(14);
+    assertThat(scene.state(call).leg(2).state()).isEqualTo(ConnectionState.ASKED);
+    scene.wait(2);
+    assertThat(scene.state(call).mailbox().party().mailboxOf()).isEqualTo(ME);
+    scene.run(new Command.NetworkClears(call, 1));
+
+    decide(ME, rule(Situation.ALWAYS, Callers.ANYBODY, Destination.to(mobile)));
+    CallId forwarded = callFrom("outside");
+    scene.run(new Command.NetworkAnswers(forwarded, 2));
+    assertThat(scene.state(forwarded).conversation()).as("it was sent there").isTrue();
+  }
+
+  @Test
   void it_rings_at_one_place_after_the_other_and_at_an_outside_number_beside() {
     Duration time = Duration.ofSeconds(10);
     Party mobile = new Party.Outside(MARISOL);
@@ -239,7 +263,16 @@ class RulesTest {
     int leg = scene.state(call).connections().size();
     scene.run(new Command.NetworkRings(call, scene.state(call).nextLeg() - 1));
     assertThat(leg).isEqualTo(4);
-    scene.run(new Command.NetworkAnswers(call, scene.state(call).nextLeg() - 1));
+    int outside = scene.state(call).nextLeg() - 1;
+    scene.run(new Command.NetworkAnswers(call, outside));
+    assertThat(scene.state(call, BRAM))
+        .as("a mailbox would have")
+        .isEqualTo(ConnectionState.ALERTING);
+    Connection asked = scene.state(call).leg(outside);
+    assertThat(Listening.of(scene.state(call), asked).sound()).isEqualTo(Listening.Sound.ASKED);
+    scene.run(new Command.NetworkKeys(call, outside, "5"));
+    assertThat(scene.state(call).leg(outside).answered()).isFalse();
+    scene.run(new Command.NetworkKeys(call, outside, "1"));
     assertThat(scene.state(call).connections()).as("nobody else rings").hasSize(2);
     scene.run(new Command.NetworkClears(call, 1));
     CallId declined = callFrom("outside");

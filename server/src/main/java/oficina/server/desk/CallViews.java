@@ -227,7 +227,8 @@ class CallViews {
       return Phase.WAITING;
     }
     if (!call.conversation()) {
-      return call.in(ConnectionState.ALERTING).isEmpty() ? Phase.DIALLING : Phase.CALLING;
+      boolean rings = call.connections().stream().anyMatch(Connection::rings);
+      return rings ? Phase.CALLING : Phase.DIALLING;
     }
     List<Connection> others =
         call.connections().stream()

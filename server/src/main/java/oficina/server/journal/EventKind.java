@@ -15,6 +15,7 @@ enum EventKind {
   ORIGINATED("Originated", 4, ExchangeEvent.Originated.class),
   NETWORK_REACHED("NetworkReached", 2, ExchangeEvent.NetworkReached.class),
   DELIVERED("Delivered", 1, ExchangeEvent.Delivered.class),
+  ASKED("Asked", 1, ExchangeEvent.Asked.class),
   SILENCED("Silenced", 1, ExchangeEvent.Silenced.class),
   ESTABLISHED("Established", 1, ExchangeEvent.Established.class),
   HELD("Held", 1, ExchangeEvent.Held.class),
@@ -106,6 +107,11 @@ enum EventKind {
     @Override
     public EventKind of(ExchangeEvent.Delivered event) {
       return DELIVERED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.Asked event) {
+      return ASKED;
     }
 
     @Override

@@ -25,6 +25,7 @@ class Announcements {
   private final Speaker speaker;
   private final Properties sentences;
   private final Clip ringing;
+  private final Clip asked;
   private final Map<Cause, Clip> refusals = new EnumMap<>(Cause.class);
 
   Announcements(OfficeData office, Speaker speaker) throws IOException {
@@ -34,11 +35,17 @@ class Announcements {
             new ClassPathResource("speech/announcements.en.properties"));
     tones = Tones.in(office.region().code());
     ringing = new Clip(tones.ringing().round(), /* again= */ true);
+    asked = spoken(Tones.SPEAK_NOW.round(), sentences.getProperty("ASKED"));
   }
 
   /** It rings at the other end. */
   Clip ringing() {
     return ringing;
+  }
+
+  /** That a call is for whoever answers at an outside number, and which key takes it. */
+  Clip asked() {
+    return asked;
   }
 
   /** Why a call cannot be completed. On the exchange's thread. */
@@ -51,13 +58,15 @@ class Announcements {
       case BUSY -> new Clip(tones.busy().round(), /* again= */ true);
       case RINGS_ON -> ringing;
       case LINES_BUSY, NETWORK_FAILURE -> new Clip(tones.congestion().round(), /* again= */ true);
-      default -> spoken(sentences.getProperty(cause.name(), sentences.getProperty("OTHER")));
+      default ->
+          spoken(
+              tones.information().round(),
+              sentences.getProperty(cause.name(), sentences.getProperty("OTHER")));
     };
   }
 
   /** The tone at once; the sentence after it as soon as it is spoken. */
-  private Clip spoken(String sentence) {
-    short[] tone = tones.information().round();
+  private Clip spoken(short[] tone, String sentence) {
     Clip clip = new Clip(tone, /* again= */ true);
     speaker
         .say(Speaker.Voice.ALDER, sentence)

@@ -154,7 +154,7 @@ class SoundFollower implements ExchangeListener {
           new Leg(
               connection.leg(),
               end(id, connection, lines.get(new Place(id, connection.leg()))),
-              connection.state() == ConnectionState.CONNECTED && connection.attended(),
+              isThere(connection),
               hears.sound(),
               hears.voices(),
               clip(hears.sound(), call),
@@ -166,6 +166,12 @@ class SoundFollower implements ExchangeListener {
     if (before != null && now > Math.max(2, before)) {
       engine.play(id, CallSound.ALL, Tones.ENTRY.round());
     }
+  }
+
+  /** Whether somebody is at this end who hears what is to be heard there. */
+  private static boolean isThere(Connection connection) {
+    boolean asked = connection.state() == ConnectionState.ASKED;
+    return asked || (connection.state() == ConnectionState.CONNECTED && connection.attended());
   }
 
   private static @Nullable EndId end(CallId call, Connection connection, @Nullable EndId line) {
@@ -182,6 +188,7 @@ class SoundFollower implements ExchangeListener {
     return switch (sound) {
       case MUSIC -> music.clip();
       case RINGING -> announcements.ringing();
+      case ASKED -> announcements.asked();
       case REFUSAL ->
           announcements.refusal(call.failure() == null ? Cause.NORMAL : call.failure().cause());
       case SPEECH, SILENCE -> null;

@@ -208,8 +208,9 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
         switch (party.state()) {
           case INITIATED -> Trunk.Stage.SETTING_UP;
           case ALERTING -> Trunk.Stage.RINGING;
+          case ASKED -> Trunk.Stage.TALKING;
           case CONNECTED, HOLD ->
-              call.answered() == null && call.mailbox() == null
+              call.answered() == null && call.standIn() == null
                   ? Trunk.Stage.RINGING
                   : Trunk.Stage.TALKING;
         };

@@ -1,0 +1,35 @@
+package oficina.core.exchange;
+
+import java.time.Duration;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.ExchangeEvent;
+
+/**
+ * Outside numbers that stand for a device of somebody's. Whoever answers there takes the call by a
+ * key: the mailbox of a mobile telephone answers too, and presses none.
+ */
+record OutsideDevices(Draft draft) {
+  private static final Duration PATIENCE = Duration.ofSeconds(15);
+  private static final String TAKE_KEY = "1";
+
+  /** Asks for a key where one is needed, and says whether it is. */
+  boolean asks(Call call, Connection outsider) {
+    if (outsider.state() == ConnectionState.ASKED) {
+      return true;
+    }
+    boolean asks = call.standsForDevice(outsider);
+    if (asks) {
+      draft.emit(
+          new ExchangeEvent.Asked(call.id(), draft.now, outsider.leg(), draft.now.plus(PATIENCE)));
+    }
+    return asks;
+  }
+
+  void keys(Call call, Connection outsider, String digits) {
+    if (digits.contains(TAKE_KEY)) {
+      draft.establish(call, outsider, /* device= */ null);
+    }
+  }
+}
