@@ -11,10 +11,10 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The rule of calls to return. A missed call puts its caller on the list of whoever was called: of
- * the group when it came in on a group's line, otherwise of the person. An outside number leaves
- * every list as soon as anybody in the office has spoken with it; a colleague leaves one's own list
- * once one has spoken with them oneself, and a group's list once one of its members has on its
- * line.
+ * the group or the colleague on whose line it came in, otherwise of the person. An outside number
+ * leaves every list as soon as anybody in the office has spoken with it; a colleague leaves one's
+ * own list once one has spoken with them oneself, and a group's list once one of its members has on
+ * its line.
  */
 public final class ToReturn {
   private ToReturn() {}
@@ -39,7 +39,8 @@ public final class ToReturn {
             ? listOf(part.line())
             : listOf(part.person());
     if (part.result().missed()) {
-      return new Change(list, caller, true);
+      boolean others = part.line() != null && part.line().employee() != null;
+      return new Change(others ? listOf(part.line().employee()) : list, caller, true);
     }
     if (part.result() != Part.Result.ANSWERED) {
       return null;

@@ -14,6 +14,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part;
+import oficina.core.history.ToReturn;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
@@ -143,6 +144,10 @@ class DelegatesTest {
     CallId missed = scene.arrive(DOV, "+441914980201");
     scene.run(new Command.NetworkClears(missed, 1));
     assertThat(scene.entry(missed, INES).result()).isEqualTo(Part.Result.MISSED);
+    assertThat(ToReturn.of(scene.entry(missed, ADAEZE)))
+        .as("it is Ines whom they wanted")
+        .isEqualTo(ToReturn.of(scene.entry(missed, INES)))
+        .isEqualTo(new ToReturn.Change(ToReturn.listOf(INES), DOV.e164(), true));
   }
 
   @Test
