@@ -20,6 +20,7 @@ import oficina.server.Client;
 import oficina.server.TestServer;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -199,7 +200,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     }
     for (String name : contexts.keySet()) {
       if (!name.equals("stranger")) {
-        putInOrder(CLIENTS.computeIfAbsent(name, Browsers::client));
+        putInOrder(CLIENTS.compute(name, Browsers::signedIn));
       }
     }
     awaitNobody();
@@ -214,6 +215,12 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
       LockSupport.parkNanos(10_000_000);
     } while (loop.ask(() -> people.stream().anyMatch(p -> loop.state().hasWindow(p.id()))).join());
     pass(Duration.ofMinutes(5)); // whatever still waits comes to its end
+  }
+
+  /** The client of before, unless a test has signed its person out everywhere else. */
+  private static Client signedIn(String name, @Nullable Client before) {
+    boolean still = before != null && before.get("/api/desk").status() == 200;
+    return still ? before : client(name);
   }
 
   private static Client client(String name) {
