@@ -14,7 +14,10 @@ function resultOf(entry: HistoryEntry, t: TFunction): string {
     return t('history.result.ANSWERED_OUTSIDE');
   }
   if (entry.direction === 'PLACED' && entry.answeredBy) {
-    const result = t(`history.result.${entry.result}`, { time: clockTime(entry.talked) });
+    const result =
+      entry.result === 'GIVEN_UP'
+        ? t('history.givenUp')
+        : t(`history.result.${entry.result}`, { time: clockTime(entry.talked) });
     return t('history.placedBy', { person: entry.answeredBy, result });
   }
   return t(`history.result.${entry.result}`, {

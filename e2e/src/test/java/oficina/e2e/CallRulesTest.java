@@ -279,6 +279,10 @@ class CallRulesTest {
     tomasz.play("Callum Rusk");
     tomasz.callFrom("Callum Rusk", "0191 498 0120");
     assertThat(tomasz.phoneOf("Callum Rusk")).containsText("talking");
+    tomasz.phoneButton("Callum Rusk", "9").click();
+    assertThat(tomasz.phoneOf("Callum Rusk")).containsText("talking");
+    browsers.pass(Duration.ofSeconds(5)); // they are told, and have all the time to dial again
+    tomasz.hasNoCalls();
     for (String key : "233".split("")) {
       tomasz.phoneButton("Callum Rusk", key).click();
     }
@@ -287,13 +291,13 @@ class CallRulesTest {
     lotte.sees("0121 496 0102", "talking");
     lotte.button("End").click();
 
-    tomasz.callFrom("Callum Rusk", "0191 498 0120");
-    tomasz.phoneButton("Callum Rusk", "#").click();
-    tomasz.sees("0121 496 0102", "On the Freight line");
     Desk una = browsers.of("una");
     Locator lines =
         una.page.getByRole(
             AriaRole.REGION, new Page.GetByRoleOptions().setName("Lines and those you act for"));
+    tomasz.callFrom("Callum Rusk", "0191 498 0120");
+    tomasz.phoneButton("Callum Rusk", "#").click();
+    tomasz.sees("0121 496 0102", "On the Freight line");
     tomasz.button("Answer").click();
     assertThat(lines).containsText("Freight line");
     assertThat(lines).containsText("Tomasz Brill on it");

@@ -66,7 +66,7 @@ class DelegatesTest {
     assertThat(forEachOther(priya)).containsText("Oskar Lund, for you");
     oskar.button("End").click();
     priya.open("History");
-    assertThat(priya.entries().first()).containsText("Oskar Lund called for you");
+    assertThat(priya.entries().first()).containsText("Oskar Lund called for you, and gave up");
     oskar.open("History");
     assertThat(oskar.entries().first()).containsText("for Priya Venn");
 

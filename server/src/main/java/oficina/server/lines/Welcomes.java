@@ -9,7 +9,6 @@ import oficina.core.call.CallId;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
-import oficina.core.exchange.Refusal;
 import oficina.core.people.GroupId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -67,7 +66,9 @@ class Welcomes implements ExchangeListener {
       say(greetings.spoken(new Party.Members(line), Occasion.WELCOME));
     }
 
+    /** Whoever is spoken to is waited for only when all has been said. */
     private void say(CompletableFuture<short[]> words) {
+      heard++;
       end.say(List.of(words), () -> loop.post(() -> await(AFTER_GREETING)));
     }
 
@@ -75,7 +76,11 @@ class Welcomes implements ExchangeListener {
       heard++;
       end.say(List.of(), () -> {});
       for (char key : digits.toCharArray()) {
-        follow(keys.press(key, office.directory()));
+        ExtensionKeys.Heard what = keys.press(key, office.directory());
+        if (what != ExtensionKeys.Heard.MORE) {
+          follow(what);
+          return;
+        }
       }
       await(BETWEEN_KEYS);
     }
@@ -96,21 +101,12 @@ class Welcomes implements ExchangeListener {
       switch (what) {
         case MORE -> {}
         case LINE -> loop.run(new Command.WelcomeOver(id.call(), id.leg()));
-        case EXTENSION -> connect();
+        case EXTENSION ->
+            loop.run(
+                new Command.WelcomeConnects(
+                    id.call(), id.leg(), office.plan().interpret(keys.dialled())));
         case NONE -> inVain();
       }
-    }
-
-    private void connect() {
-      loop.submit(
-              new Command.WelcomeConnects(
-                  id.call(), id.leg(), office.plan().interpret(keys.dialled())))
-          .thenAccept(
-              decision -> {
-                if (decision instanceof Refusal) {
-                  loop.post(this::inVain);
-                }
-              });
     }
 
     private void inVain() {
