@@ -427,7 +427,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     }
     for (Connection connection : call.connections()) {
       if (!connection.attended() && !connection.lostAt().isAfter(draft.now)) {
-        draft.gone(call, connection, Cause.LOST);
+        new Devices(draft).givenUp(call, connection);
         return;
       }
       if (connection.due() == null || connection.due().isAfter(draft.now)) {

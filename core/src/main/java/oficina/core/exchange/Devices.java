@@ -1,11 +1,17 @@
 package oficina.core.exchange;
 
 import java.time.Instant;
+import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Way;
+import oficina.core.state.Call;
 import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
 import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
@@ -43,8 +49,9 @@ record Devices(Draft draft) {
   }
 
   /**
-   * A call in hand is attended as long as the device is there on which it is, or any at which
-   * somebody is known to be. What nobody attends is given up after a time.
+   * A call in hand is attended as long as the device is there on which it is: at no other one can
+   * it be heard. Until it is moved to another one the other end hears music, and after a time it is
+   * given up.
    */
   void lookAfterCalls(PersonId person) {
     for (CallId id : draft.state.inHand(person)) {
@@ -59,6 +66,32 @@ record Devices(Draft draft) {
 
   private boolean isAttended(Connection mine, PersonId person) {
     return draft.state.devices(person).stream()
-        .anyMatch(device -> device.attended() || device.id().equals(mine.device()));
+        .anyMatch(device -> device.id().equals(mine.device()));
+  }
+
+  /**
+   * Nobody has come back to a connection in time. Whoever is still there goes where a call goes
+   * that nobody answers, if it was they who called and that leads anywhere.
+   */
+  void givenUp(Call call, Connection gone) {
+    Connection left = call.opposite(gone.leg());
+    Party owner = gone.line() == null ? gone.party() : gone.line();
+    boolean waits =
+        call.connections().size() == 2
+            && left != null
+            && left.party().equals(call.caller())
+            && left.state() == ConnectionState.CONNECTED
+            && left.attended()
+            && call.heldFor() == null;
+    if (waits) {
+      draft.clear(call.id(), gone, Cause.LOST);
+      List<Way> ways = new Placing(draft).ways(owner, left.party());
+      if (new Onward(draft).leads(draft.call(call.id()), ways, Cause.NO_ANSWER, List.of())) {
+        return;
+      }
+      draft.end(draft.call(call.id()), Cause.LOST);
+    } else {
+      draft.gone(call, gone, Cause.LOST);
+    }
   }
 }

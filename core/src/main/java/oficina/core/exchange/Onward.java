@@ -32,16 +32,23 @@ record Onward(Draft draft) {
 
   /** The same with other ways than it has. */
   void goOn(Call call, List<Way> ways, Cause cause, List<PersonId> missedBy) {
+    if (!leads(call, ways, cause, missedBy)) {
+      // Of a parked call nobody is told how long it waited: it was not answered.
+      Cause told = cause == Cause.PARKED_TOO_LONG ? Cause.NO_ANSWER : cause;
+      draft.fail(call.id(), told, missedBy);
+    }
+  }
+
+  /** Has it go the first of these ways that leads anywhere now, and says whether one does. */
+  boolean leads(Call call, List<Way> ways, Cause cause, List<PersonId> missedBy) {
     for (int next = 0; next < ways.size(); next++) {
       List<Way> after = ways.subList(next + 1, ways.size());
       Going going = new Going(call, ways.get(next), after, cause, missedBy);
       if (ways.get(next).step().accept(going)) {
-        return;
+        return true;
       }
     }
-    // Of a parked call nobody is told how long it waited: it was not answered.
-    Cause told = cause == Cause.PARKED_TOO_LONG ? Cause.NO_ANSWER : cause;
-    draft.fail(call.id(), told, missedBy);
+    return false;
   }
 
   /**

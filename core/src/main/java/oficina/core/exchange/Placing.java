@@ -130,10 +130,13 @@ record Placing(Draft draft) {
     return decides ? List.of(new Way(new Way.ByRules(called), Way.Reason.BY_RULE)) : List.of();
   }
 
-  /** A caller from outside who reaches nobody can leave a message; colleagues are asked first. */
-  private List<Way> ways(Party called) {
+  /**
+   * What follows when nobody takes a call there. A caller from outside who reaches nobody can leave
+   * a message; colleagues are asked first.
+   */
+  List<Way> ways(Party called, Party caller) {
     List<Way> ways = new ArrayList<>(byRules(called));
-    if (draft.office.hasMailbox(called)) {
+    if (caller.usesOutsideLine() && draft.office.hasMailbox(called)) {
       ways.add(new Way(new Way.ToMailbox(called), Way.Reason.MESSAGE));
     }
     return ways;
@@ -157,7 +160,7 @@ record Placing(Draft draft) {
             "",
             null,
             null,
-            ways(called)));
+            ways(called, caller)));
     if (draft.state.outsideLinesTaken() > draft.settings().limits().outsideLines()) {
       // The network would have refused it already; the caller hears that all lines are taken.
       draft.fail(c.call(), Cause.LINES_BUSY, draft.office.people(called));

@@ -12,6 +12,7 @@ import oficina.core.people.PersonId;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Moment;
 import oficina.core.rules.Opening;
+import oficina.core.rules.Rule;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,6 +59,12 @@ public record Directions(
   /** What this person or line has decided. */
   public CallRules rulesOf(Party owner) {
     return rules.getOrDefault(owner, CallRules.NONE);
+  }
+
+  /** Where every call for this person goes, whoever calls and whenever; null when none does. */
+  public @Nullable Party forwardOf(PersonId person) {
+    Rule rule = rulesOf(new Party.Employee(person)).forward();
+    return rule == null ? null : rule.to().party();
   }
 
   /** The same with other rules of one person or line. */

@@ -144,7 +144,7 @@ public record Settings(
               Duration.ofMinutes(2),
               Duration.ofSeconds(20),
               Duration.ofHours(1),
-              Duration.ofSeconds(60)),
+              Duration.ofSeconds(30)),
           new Parking(List.of(), Duration.ofMinutes(3)),
           new Voicemail(Duration.ofMinutes(3), Unanswered.BACK, null, null),
           new Recording(Policy.CHOICE, Announced.SENTENCE, false, Duration.ofDays(90), true, false),

@@ -1,6 +1,7 @@
 package oficina.core.rules;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
@@ -51,6 +52,32 @@ public record CallRules(
   /** Whether calls are taken at this moment, by the hours. */
   public boolean open(Moment now) {
     return hours == null || now.in(hours);
+  }
+
+  /** The rule by which everybody's calls always go elsewhere; null when none does. */
+  public @Nullable Rule forward() {
+    return rules.stream()
+        .filter(rule -> rule.when() == Situation.ALWAYS && rule.to().party() != null)
+        .filter(rule -> rule.callers().equals(Callers.ANYBODY) && rule.times() == null)
+        .findFirst()
+        .orElse(null);
+  }
+
+  /**
+   * The same with every call going there, always.
+   *
+   * @param to null for nowhere but where the other rules have it go
+   * @param id of the rule that says so
+   */
+  public CallRules forwarding(@Nullable Party to, long id) {
+    List<Rule> all = new ArrayList<>(rules);
+    all.remove(forward());
+    if (to != null) {
+      Destination there = Destination.to(to);
+      // Behind the others: whoever is let through by one of them still is.
+      all.add(new Rule(id, Situation.ALWAYS, Callers.ANYBODY, null, null, there));
+    }
+    return new CallRules(all, rings, hours, delegates, welcome);
   }
 
   /** The rule that says where this caller goes in this situation; null when none does. */

@@ -15,9 +15,15 @@ import java.util.List;
  * @param congestion no line is free
  * @param information the number cannot be reached; a sentence may follow
  * @param waiting somebody else calls while one talks
+ * @param dialling the telephone is off the hook, and a number can be dialled
  */
 public record Tones(
-    Cadence ringing, Cadence busy, Cadence congestion, Cadence information, Cadence waiting) {
+    Cadence ringing,
+    Cadence busy,
+    Cadence congestion,
+    Cadence information,
+    Cadence waiting,
+    Cadence dialling) {
 
   /** The special information tone that most countries share (E.180, 330 ms of each). */
   private static final Cadence THREE_RISING =
@@ -28,6 +34,9 @@ public record Tones(
 
   /** The call is recorded: said again every 15 seconds (E.180, recording tone). */
   public static final Cadence RECORDED = of(tone(400, 1_400));
+
+  /** The handset has been off the hook for long, with no call: louder than dialling would be. */
+  public static final Cadence OFF_HOOK = beating(List.of(1_400, 2_050), 100, 100);
 
   /** Somebody has come into a conference. Ours: no standard has one. */
   public static final Cadence ENTRY = of(tone(120, 660), tone(160, 880));
@@ -45,56 +54,64 @@ public record Tones(
               beating(List.of(400), 375, 375),
               beating(List.of(400), 400, 350, 225, 525),
               of(tone(1000, 400)),
-              beating(List.of(400), 100, 2500));
+              beating(List.of(400), 100, 2500),
+              of(tone(1000, 350, 440)));
       case "IE" ->
           new Tones(
               beating(List.of(400, 450), 400, 200, 400, 2000),
               beating(List.of(425), 500, 500),
               beating(List.of(425), 250, 250),
               THREE_RISING,
-              beating(List.of(425), 180, 200, 200, 4500));
+              beating(List.of(425), 180, 200, 200, 4500),
+              of(tone(1000, 425)));
       case "US", "CA" ->
           new Tones(
               beating(List.of(440, 480), 2000, 4000),
               beating(List.of(480, 620), 500, 500),
               beating(List.of(480, 620), 250, 250),
               THREE_RISING,
-              beating(List.of(440), 300, 10_000));
+              beating(List.of(440), 300, 10_000),
+              of(tone(1000, 350, 440)));
       case "DE", "AT" ->
           new Tones(
               beating(List.of(425), 1000, 4000),
               beating(List.of(425), 480, 480),
               beating(List.of(425), 240, 240),
               THREE_RISING,
-              beating(List.of(425), 200, 200, 200, 5000));
+              beating(List.of(425), 200, 200, 200, 5000),
+              of(tone(1000, 425)));
       case "FR" ->
           new Tones(
               beating(List.of(440), 1500, 3500),
               beating(List.of(440), 500, 500),
               beating(List.of(440), 250, 250),
               THREE_RISING,
-              beating(List.of(440), 300, 10_000));
+              beating(List.of(440), 300, 10_000),
+              of(tone(1000, 440)));
       case "ES" ->
           new Tones(
               beating(List.of(425), 1500, 3000),
               beating(List.of(425), 200, 200),
               beating(List.of(425), 200, 200, 200, 200, 200, 600),
               THREE_RISING,
-              beating(List.of(425), 175, 175, 175, 3500));
+              beating(List.of(425), 175, 175, 175, 3500),
+              of(tone(1000, 425)));
       case "PT" ->
           new Tones(
               beating(List.of(425), 1000, 5000),
               beating(List.of(425), 500, 500),
               beating(List.of(425), 200, 200),
               THREE_RISING,
-              beating(List.of(425), 200, 200, 200, 5000));
+              beating(List.of(425), 200, 200, 200, 5000),
+              of(tone(1000, 425)));
       default ->
           new Tones(
               beating(List.of(425), 1000, 4000),
               beating(List.of(425), 500, 500),
               beating(List.of(425), 250, 250),
               THREE_RISING,
-              beating(List.of(425), 200, 200, 200, 5000));
+              beating(List.of(425), 200, 200, 200, 5000),
+              of(tone(1000, 425)));
     };
   }
 }

@@ -3,8 +3,10 @@ package oficina.core.exchange;
 import static oficina.core.TestOffice.ADAEZE;
 import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
+import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
@@ -30,11 +32,11 @@ class UnattendedTest {
   }
 
   @Test
-  void the_other_hears_music_and_after_a_minute_the_call_ends_with_the_reason() {
+  void the_other_hears_music_and_after_half_a_minute_the_call_ends_with_the_reason() {
     talk();
     scene.goes(INES);
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.MUSIC);
-    scene.wait(59);
+    scene.wait(29);
     assertThat(scene.state(call)).isNotNull();
     scene.wait(1);
     assertThat(scene.state(call)).isNull();
@@ -51,7 +53,7 @@ class UnattendedTest {
     talk();
     scene.goes(INES);
     scene.goes(TOMASZ);
-    scene.wait(60);
+    scene.wait(30);
     assertThat(scene.state(call)).isNull();
   }
 
@@ -59,7 +61,7 @@ class UnattendedTest {
   void whoever_comes_back_in_time_goes_on_talking() {
     talk();
     scene.goes(INES);
-    scene.wait(30);
+    scene.wait(29);
     scene.comes(INES);
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.SPEECH);
     scene.wait(3_600);
@@ -78,13 +80,42 @@ class UnattendedTest {
   }
 
   @Test
+  void another_window_does_not_attend_what_is_not_heard_there() {
+    talk();
+    scene.run(new Command.DeviceComes(INES, new DeviceId("window-2"), Device.Kind.WINDOW, true));
+    scene.goes(INES);
+    assertThat(tomaszHears()).isEqualTo(Listening.Sound.MUSIC);
+    scene.run(new Command.MoveHere(call, INES, new DeviceId("window-2")));
+    assertThat(tomaszHears()).isEqualTo(Listening.Sound.SPEECH);
+  }
+
+  @Test
+  void a_caller_whom_nobody_comes_back_to_goes_where_unanswered_calls_go() {
+    CallId outside = scene.arrive(TestOffice.DOV, "+441914980221");
+    scene.answer(outside, TOMASZ);
+    scene.goes(TOMASZ);
+    scene.wait(30);
+    assertThat(scene.state(outside).mailbox()).as("of Tomasz").isNotNull();
+    assertThat(scene.state(outside).of(TOMASZ)).isNull();
+  }
+
+  @Test
+  void whom_one_has_called_oneself_is_not_sent_to_ones_own_mailbox() {
+    CallId placed = scene.call(ZOE, "212");
+    scene.answer(placed, ADAEZE);
+    scene.goes(ZOE);
+    scene.wait(30);
+    assertThat(scene.state(placed)).isNull();
+  }
+
+  @Test
   void in_a_conference_only_the_one_who_is_gone_leaves() {
     talk();
     CallId second = scene.call(INES, "212");
     scene.answer(second, ADAEZE);
     scene.run(new Command.Join(second, INES, call));
     scene.goes(ADAEZE);
-    scene.wait(60);
+    scene.wait(30);
     assertThat(scene.state(second).parties()).isEqualTo(2);
     assertThat(scene.state(second).of(ADAEZE)).isNull();
   }

@@ -1,0 +1,138 @@
+package oficina.core.handset;
+
+import java.util.ArrayList;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.core.call.Party;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Offers;
+import oficina.core.exchange.Offers.Service;
+import oficina.core.numbers.Dialled;
+import oficina.core.people.GroupId;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import org.jspecify.annotations.Nullable;
+
+/** The services of the exchange as a telephone asks for them. */
+record Services(Hand hand) {
+
+  private PersonId me() {
+    return hand.me();
+  }
+
+  private Dialled dialled(String number) {
+    return hand.around().exchange().office().plan().interpret(number);
+  }
+
+  /** What a service that needs no further choice asks for; null for one that does. */
+  @Nullable Command command(Call call, Service service) {
+    Offers offers = hand.offers(call);
+    CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
+    CallId main = waits == null ? call.id() : waits;
+    CallId other = waits == null ? offers.partner() : call.id();
+    return switch (service) {
+      case ANSWER -> new Command.Answer(call.id(), me(), hand.device());
+      case DECLINE -> new Command.Decline(call.id(), me());
+      case SILENCE -> new Command.Silence(call.id(), me());
+      case HOLD -> new Command.Hold(call.id(), me());
+      case RETRIEVE -> new Command.Retrieve(call.id(), me());
+      case MUTE, UNMUTE -> new Command.Mute(call.id(), me(), service == Service.MUTE);
+      case HAND_OVER -> new Command.HandOver(main, me(), other);
+      case SWAP -> new Command.Retrieve(main, me());
+      case JOIN -> new Command.Join(main, me(), other);
+      case RECONNECT -> new Command.Reconnect(call.id(), me());
+      case PULL_BACK -> new Command.PullBack(call.id(), me(), hand.device());
+      case RECORD, STOP_RECORDING -> new Command.Tape(call.id(), me(), service == Service.RECORD);
+      case MOVE_HERE -> new Command.MoveHere(call.id(), me(), hand.device());
+      case CALL_BACK -> new Command.RequestCallBack(call.id(), me(), hand.around().newCall());
+      case TO_MAILBOX -> new Command.ToMailbox(call.id(), me());
+      case END_FOR_ALL -> new Command.EndForAll(call.id(), me());
+      case CLEAR -> new Command.Clear(call.id(), me());
+      case DEFLECT, TRANSFER, DIGITS, PARK, ADD -> null;
+    };
+  }
+
+  Command place(String number, @Nullable GroupId line) {
+    return new Command.MakeCall(
+        hand.around().newCall(), me(), hand.device(), dialled(number), null, line, null);
+  }
+
+  Command putThrough(CallId call, String number) {
+    return new Command.PutThrough(call, me(), dialled(number), null, null);
+  }
+
+  Command announce(CallId call, String number) {
+    return new Command.Announce(
+        call, me(), hand.around().newCall(), hand.device(), dialled(number), null);
+  }
+
+  Command deflect(CallId call, String number) {
+    return new Command.Deflect(call, me(), dialled(number), null);
+  }
+
+  /**
+   * @param slot empty for the next free one
+   */
+  Command park(CallId call, String slot) {
+    return new Command.Park(call, me(), slot.isEmpty() ? null : slot, null, "");
+  }
+
+  /** Whoever waits in a slot for somebody else is taken all the same: one has pressed its key. */
+  Command takeParked(String slot) {
+    return new Command.TakeParked(null, me(), hand.device(), slot, /* evenForOthers= */ true);
+  }
+
+  /**
+   * @param from null for one's pickup group
+   */
+  Command pickUp(@Nullable PersonId from) {
+    return new Command.PickUp(me(), hand.device(), from);
+  }
+
+  /** Keys for whoever listens to them in this call. */
+  Command digits(Call call, char digit) {
+    return new Command.SendDigits(call.id(), me(), String.valueOf(digit));
+  }
+
+  /** Leaves the call that is spoken on here: whoever announces somebody hands them over by it. */
+  List<Command> hangUp(Call active) {
+    for (Service service : List.of(Service.HAND_OVER, Service.RECONNECT, Service.CLEAR)) {
+      boolean announced = hand.offers(active).announces() != null;
+      if (hand.offers(active, service) && (service == Service.CLEAR || announced)) {
+        return List.of(command(active, service));
+      }
+    }
+    return List.of(new Command.Clear(active.id(), me()));
+  }
+
+  /** What the key of a line does that several people answer: takes what rings there. */
+  @Nullable Command takeFrom(Party line) {
+    for (Call call : hand.calls()) {
+      Connection mine = call.of(me());
+      if (mine.rings() && line.equals(mine.line())) {
+        return command(call, Service.ANSWER);
+      }
+    }
+    return null;
+  }
+
+  /** The key of one's own line: answers what rings, goes on with whoever is held, or holds. */
+  List<Command> own() {
+    List<Command> commands = new ArrayList<>();
+    Call ringing = hand.ringing();
+    Call active = hand.active();
+    if (ringing != null) {
+      commands.add(command(ringing, Service.ANSWER));
+    } else if (active != null && !hand.isHere(active)) {
+      commands.add(command(active, Service.MOVE_HERE));
+    } else if (active == null) {
+      hand.calls().stream()
+          .filter(each -> each.of(me()).state() == ConnectionState.HOLD)
+          .findFirst()
+          .ifPresent(each -> commands.add(command(each, Service.RETRIEVE)));
+    }
+    return commands;
+  }
+}

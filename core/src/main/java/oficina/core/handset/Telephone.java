@@ -1,0 +1,600 @@
+package oficina.core.handset;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Offers.Service;
+import oficina.core.exchange.Refusal;
+import oficina.core.handset.Entry.Purpose;
+import oficina.core.people.GroupId;
+import oficina.core.people.Status;
+import oficina.core.state.Call;
+import oficina.core.state.ConnectionState;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One desk telephone: what its keys do now, and what it shows and sounds. Keys lead to effects,
+ * which whoever connects the telephone carries out; what becomes of them is noticed by {@link
+ * #follow}. It shows what the exchange says, so that it and the screen cannot differ.
+ *
+ * <p>Not safe for use by several threads.
+ */
+public final class Telephone {
+  /** Who has dialled and presses nothing more for so long means what they have dialled. */
+  static final Duration DIALLED = Duration.ofSeconds(4);
+
+  /** Dialling tone so long, then the reminder that the handset is off the hook. */
+  static final Duration DIALLING_TONE = Duration.ofSeconds(15);
+
+  private static final Duration REMINDER = Duration.ofSeconds(60);
+  private static final Duration TOLD = Duration.ofSeconds(6);
+
+  final Hand hand;
+  final LineKeys lineKeys;
+  private final Services services;
+
+  Panel.Path path = Panel.Path.NONE;
+  boolean lifted;
+  @Nullable Entry entry;
+  @Nullable Listing listing;
+  @Nullable Told told;
+
+  /** Since when it is off the hook with no call; null while it is not. */
+  @Nullable Instant idleSince;
+
+  private Panel.Path handsFree = Panel.Path.SPEAKER;
+  private @Nullable CallId focus;
+  private @Nullable CallId spokenHere;
+
+  /** What the exchange answered, or what has happened here. */
+  record Told(String code, Map<String, String> about, Instant until) {}
+
+  /** Earlier calls to choose one from. */
+  record Listing(Effect.Kind kind, List<Surroundings.Earlier> calls, int chosen) {}
+
+  /**
+   * @param device by which the exchange knows it
+   */
+  public Telephone(DeviceId device, Surroundings around) {
+    hand = new Hand(around, device);
+    lineKeys = new LineKeys(hand);
+    services = new Services(hand);
+  }
+
+  /** What is to be seen and heard of it now. */
+  public Panel panel(Instant now) {
+    return new Drawing(this, now).panel();
+  }
+
+  /** When {@link #timeIsUp} is wanted; null when nothing is pending. */
+  public @Nullable Instant nextDue() {
+    Instant due = told == null ? null : told.until();
+    if (dialsByItself()) {
+      due = earlier(due, entry.at().plus(DIALLED));
+    }
+    if (idleSince != null) {
+      due = earlier(due, idleSince.plus(DIALLING_TONE));
+    }
+    return due;
+  }
+
+  private static Instant earlier(@Nullable Instant one, Instant other) {
+    return one == null || other.isBefore(one) ? other : one;
+  }
+
+  private boolean dialsByItself() {
+    return entry != null
+        && entry.purpose() == Purpose.CALL
+        && path != Panel.Path.NONE
+        && idleSince == null
+        && !entry.typed().isEmpty()
+        && entry.chosen() < 0;
+  }
+
+  /** Whether what sounds because it is off the hook has gone on long enough. */
+  boolean remindedEnough(Instant now) {
+    return idleSince != null && now.isAfter(idleSince.plus(DIALLING_TONE).plus(REMINDER));
+  }
+
+  /** Has happen what is due. */
+  public List<Effect> timeIsUp(Instant now) {
+    if (told != null && !told.until().isAfter(now)) {
+      told = null;
+    }
+    if (dialsByItself() && !entry.at().plus(DIALLED).isAfter(now)) {
+      return call(entry.typed(), null);
+    }
+    return List.of();
+  }
+
+  /** The exchange refused what was asked. */
+  public void refused(Refusal refusal, Instant now) {
+    tell(refusal.reason().name(), refusal.about(), now);
+  }
+
+  /** Shows something for a while. */
+  public void tell(String code, Map<String, String> about, Instant now) {
+    told = new Told(code, about, now.plus(TOLD));
+  }
+
+  /** What was looked up. */
+  public List<Effect> found(Effect.Kind kind, List<Surroundings.Earlier> calls, Instant now) {
+    if (calls.isEmpty()) {
+      tell("NOTHING_" + kind, Map.of(), now);
+    } else if (kind == Effect.Kind.REDIAL) {
+      String last = calls.get(0).dial();
+      return last == null ? List.of() : call(last, null);
+    } else {
+      entry = null;
+      listing = new Listing(kind, calls, 0);
+    }
+    return List.of();
+  }
+
+  // --- what the exchange does -------------------------------------------------------------------
+
+  /** The calls of its holder, or what its keys stand for, have changed. */
+  public void follow(Instant now) {
+    Call active = hand.activeHere();
+    if (active != null) {
+      if (path == Panel.Path.NONE) {
+        path = handsFree; // answered or placed on the screen
+      }
+      idleSince = null;
+      if (!active.id().equals(spokenHere) && entry != null && entry.purpose() == Purpose.CALL) {
+        entry = null;
+      }
+      if (!active.id().equals(spokenHere)) {
+        focus = active.id();
+        listing = null;
+      }
+    } else if (spokenHere != null) {
+      over(now);
+    }
+    spokenHere = active == null ? null : active.id();
+    if (hand.call(focus) == null) {
+      focus = null;
+    }
+    if (entry != null && entry.call() != null && hand.call(entry.call()) == null) {
+      entry = null; // whoever it was for has gone
+    }
+  }
+
+  /** It is spoken no longer at this telephone. */
+  private void over(Instant now) {
+    Call elsewhere = hand.call(spokenHere);
+    boolean moved = elsewhere != null && !hand.isHere(elsewhere);
+    if (moved) {
+      tell("GOES_ON_ELSEWHERE", Map.of(), now);
+    }
+    boolean held = elsewhere != null && !moved;
+    if (lifted) {
+      path = Panel.Path.HANDSET;
+      idleSince = held ? null : now;
+    } else if (!held && (entry == null || entry.purpose() != Purpose.CALL)) {
+      path = Panel.Path.NONE;
+    }
+  }
+
+  // --- keys -------------------------------------------------------------------------------------
+
+  /** A key is pressed, or the handset lifted or put down. */
+  public List<Effect> pressed(Key key, Instant now) {
+    told = null;
+    return switch (key.kind()) {
+      case OFF_HOOK -> offHook(now);
+      case ON_HOOK -> onHook();
+      case SPEAKER -> handsFree(Panel.Path.SPEAKER, now);
+      case HEADSET -> handsFree(Panel.Path.HEADSET, now);
+      case DIGIT -> digit(key.digit(), now);
+      case SOFT -> soft(key.number(), now);
+      case LINE -> line(key.number(), now);
+      case MUTE -> toggle(Service.MUTE, Service.UNMUTE);
+      case HOLD -> toggle(Service.HOLD, Service.RETRIEVE);
+      case END -> end();
+      case REDIAL -> List.of(new Effect.Look(Effect.Kind.REDIAL));
+      case HISTORY -> List.of(new Effect.Look(Effect.Kind.HISTORY));
+      case MISSED -> List.of(new Effect.Look(Effect.Kind.MISSED));
+      case DIRECTORY -> directory(now);
+      case MESSAGES -> messages(now);
+      case UP -> step(-1, now);
+      case DOWN -> step(1, now);
+    };
+  }
+
+  private List<Effect> offHook(Instant now) {
+    lifted = true;
+    boolean speaking = path != Panel.Path.NONE;
+    path = Panel.Path.HANDSET;
+    return speaking && hand.activeHere() != null ? List.of() : opened(now);
+  }
+
+  /** Off the hook, or at the speaker or headset, with no call here: answers, dials or waits. */
+  private List<Effect> opened(Instant now) {
+    Call ringing = hand.ringing();
+    if (ringing != null) {
+      return ask(services.command(ringing, Service.ANSWER));
+    }
+    if (hand.activeHere() != null) {
+      return List.of();
+    }
+    if (entry != null && entry.purpose() == Purpose.CALL && !entry.typed().isEmpty()) {
+      return call(meant(), null);
+    }
+    if (entry == null) {
+      listing = null;
+      entry = Entry.of(Purpose.CALL, null, now);
+      idleSince = now;
+    }
+    return List.of();
+  }
+
+  private List<Effect> onHook() {
+    lifted = false;
+    if (path != Panel.Path.HANDSET) {
+      return List.of();
+    }
+    return quiet();
+  }
+
+  private List<Effect> quiet() {
+    path = Panel.Path.NONE;
+    idleSince = null;
+    entry = null;
+    Call active = hand.activeHere();
+    return active == null ? List.of() : ask(services.hangUp(active));
+  }
+
+  private List<Effect> handsFree(Panel.Path wanted, Instant now) {
+    handsFree = wanted;
+    if (path != wanted) {
+      boolean speaking = path != Panel.Path.NONE;
+      path = wanted;
+      return speaking ? List.of() : opened(now);
+    }
+    if (lifted) {
+      path = Panel.Path.HANDSET;
+      return List.of();
+    }
+    return quiet();
+  }
+
+  private List<Effect> digit(char digit, Instant now) {
+    Call active = hand.activeHere();
+    if (entry == null && active != null && hand.offers(active, Service.DIGITS)) {
+      return ask(services.digits(active, digit));
+    }
+    if (entry != null && entry.purpose() == Purpose.WHICH_KEY) {
+      return List.of();
+    }
+    if (entry != null && digit == '#' && entry.purpose() == Purpose.CALL) {
+      return call(meant(), null);
+    }
+    listing = null;
+    idleSince = null;
+    entry = (entry == null ? Entry.of(Purpose.CALL, null, now) : entry).typed(digit, now);
+    return List.of();
+  }
+
+  private List<Effect> toggle(Service on, Service off) {
+    for (Service service : List.of(on, off)) {
+      for (Call call : meantCalls()) {
+        if (hand.offers(call, service)) {
+          return ask(services.command(call, service));
+        }
+      }
+    }
+    return List.of();
+  }
+
+  /** The call that is chosen, the one that is spoken on, and all others. */
+  private List<Call> meantCalls() {
+    List<Call> calls = new ArrayList<>();
+    if (focus() != null) {
+      calls.add(focus());
+    }
+    calls.addAll(hand.calls());
+    return calls;
+  }
+
+  private List<Effect> end() {
+    if (entry != null || listing != null) {
+      boolean waiting = entry != null && entry.purpose() == Purpose.CALL;
+      entry = null;
+      listing = null;
+      return waiting && hand.activeHere() == null ? quiet() : List.of();
+    }
+    Call call = focus();
+    if (call == null) {
+      return quiet();
+    }
+    boolean held = call.of(hand.me()).state() == ConnectionState.HOLD;
+    if (call.of(hand.me()).rings()) {
+      return ask(services.command(call, Service.DECLINE));
+    }
+    boolean back = hand.offers(call, Service.RECONNECT);
+    if (held && !call.id().equals(focus)) {
+      return List.of(); // a held caller is ended only when one has chosen them
+    }
+    return ask(services.command(call, back ? Service.RECONNECT : Service.CLEAR));
+  }
+
+  private List<Effect> directory(Instant now) {
+    listing = null;
+    idleSince = null;
+    if (entry == null) {
+      entry = Entry.of(Purpose.CALL, null, now);
+    }
+    entry = entry.chosen(0, now);
+    return List.of();
+  }
+
+  private List<Effect> messages(Instant now) {
+    String extension = hand.around().exchange().office().settings().voicemail().extension();
+    if (extension == null) {
+      tell("NO_VOICEMAIL", Map.of(), now);
+      return List.of();
+    }
+    return call(extension, null);
+  }
+
+  private List<Effect> step(int by, Instant now) {
+    if (listing != null) {
+      int count = listing.calls().size();
+      int to = Math.floorMod(listing.chosen() + by, count);
+      listing = new Listing(listing.kind(), listing.calls(), to);
+    } else if (entry != null) {
+      int last = found().size() - 1;
+      entry = entry.chosen(Math.max(-1, Math.min(last, entry.chosen() + by)), now);
+    } else {
+      List<Call> calls = hand.calls();
+      Call now1 = focus();
+      if (now1 != null) {
+        int at = calls.indexOf(now1);
+        focus = calls.get(Math.floorMod(at + by, calls.size())).id();
+      }
+    }
+    return List.of();
+  }
+
+  // --- keys with a lamp -------------------------------------------------------------------------
+
+  private List<Effect> line(int key, Instant now) {
+    if (entry != null && entry.purpose() == Purpose.WHICH_KEY) {
+      entry = entry.assigning(key, now);
+      return List.of();
+    }
+    List<@Nullable String> keys = hand.around().keys();
+    String number = key < keys.size() ? keys.get(key) : null;
+    if (number == null) {
+      return List.of();
+    }
+    if (number.isEmpty()) {
+      return ownLine(now);
+    }
+    Party party = lineKeys.party(number);
+    if (party.slot() != null) {
+      return slot(party.slot());
+    }
+    if (entry != null && entry.purpose() != Purpose.CALL) {
+      return forEntry(number, now);
+    }
+    if (party.group() != null) {
+      Command taken = services.takeFrom(party);
+      return taken == null ? lineOut(party.group(), now) : ask(taken);
+    }
+    boolean rings = party.employee() != null && ringsAt(number, now);
+    return rings ? ask(services.pickUp(party.employee())) : call(number, null);
+  }
+
+  private boolean ringsAt(String number, Instant now) {
+    return lineKeys.all().stream()
+        .anyMatch(key -> number.equals(key.number()) && key.light() == Panel.Light.FLASHING);
+  }
+
+  private List<Effect> ownLine(Instant now) {
+    List<Command> commands = services.own();
+    if (!commands.isEmpty()) {
+      return ask(commands);
+    }
+    if (path == Panel.Path.NONE) {
+      path = handsFree;
+    }
+    return opened(now);
+  }
+
+  /** What is dialled next goes out on this line. */
+  private List<Effect> lineOut(GroupId line, Instant now) {
+    String typed = entry == null || entry.purpose() != Purpose.CALL ? "" : meant();
+    if (!typed.isEmpty()) {
+      return call(typed, line);
+    }
+    tell("DIAL_THEN_LINE", Map.of(), now);
+    return List.of();
+  }
+
+  private List<Effect> slot(String slot) {
+    boolean taken = hand.around().exchange().state().inSlot(slot) != null;
+    Call call = entry != null && entry.call() != null ? hand.call(entry.call()) : hand.active();
+    if (!taken && call != null) {
+      entry = null;
+      return ask(services.park(call.id(), slot));
+    }
+    return ask(services.takeParked(slot));
+  }
+
+  // --- keys beneath the display -----------------------------------------------------------------
+
+  /** What the keys beneath the display do now. */
+  List<SoftKey> softKeys() {
+    if (entry != null) {
+      return entry.purpose().soft();
+    }
+    if (listing != null) {
+      return List.of(SoftKey.CALL, SoftKey.BACK);
+    }
+    Call call = focus();
+    if (call != null) {
+      return SoftKey.of(hand.offers(call).services(), hand.isHere(call));
+    }
+    List<SoftKey> keys = new ArrayList<>(List.of(SoftKey.PICK_UP));
+    Status status = hand.around().exchange().state().status(hand.me());
+    boolean undisturbed = status != null && status.kind() == Status.Kind.DO_NOT_DISTURB;
+    keys.add(undisturbed ? SoftKey.DISTURB : SoftKey.DISTURB_NOT);
+    keys.add(forwardedTo() == null ? SoftKey.FORWARD : SoftKey.FORWARD_OFF);
+    keys.add(SoftKey.ASSIGN_KEYS);
+    keys.add(hand.around().lent() ? SoftKey.GIVE_BACK : SoftKey.SIGN_ON);
+    return keys;
+  }
+
+  private List<Effect> soft(int number, Instant now) {
+    List<SoftKey> keys = softKeys();
+    if (number >= keys.size()) {
+      return List.of();
+    }
+    SoftKey key = keys.get(number);
+    Call call = focus();
+    if (key.service() != null && call != null) {
+      Command command = services.command(call, key.service());
+      if (command != null) {
+        return ask(command);
+      }
+      entry =
+          Entry.of(
+              switch (key) {
+                case TRANSFER -> Purpose.TRANSFER;
+                case ADD -> Purpose.ADD;
+                case DEFLECT -> Purpose.DEFLECT;
+                default -> Purpose.PARK;
+              },
+              call.id(),
+              now);
+      return List.of();
+    }
+    return own(key, now);
+  }
+
+  /** What a telephone does by itself. */
+  private List<Effect> own(SoftKey key, Instant now) {
+    switch (key) {
+      case BACK -> {
+        return end();
+      }
+      case CORRECT -> entry = entry.corrected(now);
+      case PICK_UP -> {
+        return ask(services.pickUp(null));
+      }
+      case DISTURB_NOT, DISTURB -> {
+        Status.Kind kind = key == SoftKey.DISTURB ? Status.Kind.FREE : Status.Kind.DO_NOT_DISTURB;
+        return List.of(new Effect.Do(new Command.SetStatus(hand.me(), kind, "", null)));
+      }
+      case FORWARD -> entry = Entry.of(Purpose.FORWARD, null, now);
+      case FORWARD_OFF -> {
+        return List.of(new Effect.Forward(""));
+      }
+      case ASSIGN_KEYS -> entry = Entry.of(Purpose.WHICH_KEY, null, now);
+      case SIGN_ON -> entry = Entry.of(Purpose.EXTENSION, null, now);
+      case GIVE_BACK -> {
+        return List.of(new Effect.GiveBack());
+      }
+      case PARK_NEXT -> {
+        CallId call = entry.call();
+        entry = null;
+        return ask(services.park(call, ""));
+      }
+      case CALL -> {
+        if (listing != null) {
+          String dial = listing.calls().get(listing.chosen()).dial();
+          listing = null;
+          return dial == null ? List.of() : call(dial, null);
+        }
+        return meant().isEmpty() ? List.of() : call(meant(), null);
+      }
+      default -> {
+        boolean nothing = meant().isEmpty() && key != SoftKey.ASSIGN;
+        return nothing ? List.of() : forEntry(meant(), key, now);
+      }
+    }
+    return List.of();
+  }
+
+  /** A key with a lamp has been pressed for what was being asked: it does the first of its keys. */
+  private List<Effect> forEntry(String number, Instant now) {
+    return forEntry(number, entry.purpose().soft().get(0), now);
+  }
+
+  private List<Effect> forEntry(String number, SoftKey key, Instant now) {
+    Entry typed = entry;
+    entry = null;
+    return switch (key) {
+      case PUT_THROUGH -> ask(services.putThrough(typed.call(), number));
+      case ANNOUNCE, ADD_TO_CALL -> ask(services.announce(typed.call(), number));
+      case SEND_ON -> ask(services.deflect(typed.call(), number));
+      case PARK_THERE -> ask(services.park(typed.call(), number));
+      case FORWARD_THERE -> List.of(new Effect.Forward(number));
+      case ASSIGN -> List.of(new Effect.Assign(typed.key(), number));
+      case NEXT -> {
+        entry = typed.withPinOf(number, now);
+        yield List.of();
+      }
+      case SIGN_ON_HERE -> List.of(new Effect.SignOn(typed.extension(), number));
+      default -> List.of();
+    };
+  }
+
+  // --- what the keys mean -----------------------------------------------------------------------
+
+  /** Whom the keys typed so far could mean. */
+  List<Surroundings.Found> found() {
+    return entry == null || !entry.purpose().finds() || entry.typed().isEmpty()
+        ? List.of()
+        : hand.around().find(entry.typed());
+  }
+
+  /** What has been dialled: the person who was chosen, or the number as it was typed. */
+  private String meant() {
+    List<Surroundings.Found> found = found();
+    int chosen = entry.chosen();
+    return chosen >= 0 && chosen < found.size() ? found.get(chosen).number() : entry.typed();
+  }
+
+  /** The call that the keys mean: the one chosen, or what rings, is spoken on or held, in turn. */
+  @Nullable Call focus() {
+    Call chosen = hand.call(focus);
+    Call ringing = hand.ringing();
+    if (ringing != null && (chosen == null || !chosen.of(hand.me()).rings())) {
+      return ringing;
+    }
+    List<Call> calls = hand.calls();
+    return chosen != null || calls.isEmpty() ? chosen : calls.get(0);
+  }
+
+  /** Where every call of the holder goes; null when it rings here. */
+  @Nullable Party forwardedTo() {
+    return hand.around().exchange().office().directions().forwardOf(hand.me());
+  }
+
+  private List<Effect> call(String number, @Nullable GroupId line) {
+    entry = null;
+    listing = null;
+    idleSince = null;
+    if (path == Panel.Path.NONE) {
+      path = handsFree;
+    }
+    return ask(services.place(number, line));
+  }
+
+  private static List<Effect> ask(Command command) {
+    return List.of(new Effect.Do(command));
+  }
+
+  private static List<Effect> ask(List<Command> commands) {
+    return commands.stream().<Effect>map(Effect.Do::new).toList();
+  }
+}

@@ -1,0 +1,191 @@
+package oficina.core.handset;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Exchange;
+import oficina.core.exchange.Refusal;
+import oficina.core.exchange.Scene;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Device;
+import org.jspecify.annotations.Nullable;
+
+/** A telephone on somebody's desk in a test, whose keys are pressed and whose display is read. */
+final class Desk implements Surroundings {
+  static final DeviceId DEVICE = new DeviceId("phone");
+
+  final Scene scene;
+  final Telephone phone = new Telephone(DEVICE, this);
+  final List<Effect> asked = new ArrayList<>();
+  final List<Earlier> earlier = new ArrayList<>();
+  private final PersonId holder;
+  private final List<@Nullable String> keys =
+      new ArrayList<>(Arrays.asList("", "200", "212", "213", "61", "62", null));
+  private CallId placed;
+
+  Desk(Scene scene, PersonId holder) {
+    this.scene = scene;
+    this.holder = holder;
+    plugged();
+  }
+
+  void plugged() {
+    scene.run(new Command.DeviceComes(holder, DEVICE, Device.Kind.TELEPHONE, true));
+  }
+
+  void unplugged() {
+    scene.run(new Command.DeviceGoes(holder, DEVICE));
+  }
+
+  // --- what is done at it -----------------------------------------------------------------------
+
+  Desk press(Key.Kind kind) {
+    return press(Key.of(kind));
+  }
+
+  Desk line(int key) {
+    return press(new Key(Key.Kind.LINE, key));
+  }
+
+  Desk type(String digits) {
+    digits.chars().forEach(digit -> press(Key.digit((char) digit)));
+    return this;
+  }
+
+  /** Presses the key beneath the display with this word; it must be there. */
+  Desk soft(SoftKey key) {
+    List<SoftKey> soft = panel().soft();
+    assertThat(soft).contains(key);
+    return press(new Key(Key.Kind.SOFT, soft.indexOf(key)));
+  }
+
+  private Desk press(Key key) {
+    phone.follow(scene.now());
+    carryOut(phone.pressed(key, scene.now()));
+    return this;
+  }
+
+  Desk wait(int seconds) {
+    for (int second = 0; second < seconds; second++) {
+      scene.wait(1);
+      phone.follow(scene.now());
+      carryOut(phone.timeIsUp(scene.now()));
+    }
+    return this;
+  }
+
+  private void carryOut(List<Effect> effects) {
+    for (Effect effect : effects) {
+      asked.add(effect);
+      if (effect instanceof Effect.Do wanted) {
+        Refusal refusal = scene.run(wanted.command());
+        if (refusal != null) {
+          phone.refused(refusal, scene.now());
+        }
+      } else if (effect instanceof Effect.Look look) {
+        carryOut(phone.found(look.kind(), earlier, scene.now()));
+      }
+    }
+    phone.follow(scene.now());
+  }
+
+  // --- what is seen of it -----------------------------------------------------------------------
+
+  Panel panel() {
+    phone.follow(scene.now());
+    return phone.panel(scene.now());
+  }
+
+  /** The display, each line as its code and the name or text it speaks of. */
+  List<String> shows() {
+    return panel().display().stream()
+        .map(
+            line ->
+                (line.code()
+                        + " "
+                        + line.about().getOrDefault("name", line.about().getOrDefault("text", "")))
+                    .strip())
+        .toList();
+  }
+
+  Panel.Light light(int key) {
+    return panel().keys().get(key).light();
+  }
+
+  Panel.Sounds sounds() {
+    return panel().sounds();
+  }
+
+  /** The call that was placed last. */
+  CallId placed() {
+    return placed;
+  }
+
+  Call state(CallId call) {
+    return scene.state(call);
+  }
+
+  // --- where it is connected --------------------------------------------------------------------
+
+  @Override
+  public PersonId holder() {
+    return holder;
+  }
+
+  @Override
+  public boolean lent() {
+    return false;
+  }
+
+  @Override
+  public @Nullable Instant lentUntil() {
+    return null;
+  }
+
+  @Override
+  public Exchange exchange() {
+    return scene.exchange;
+  }
+
+  @Override
+  public CallId newCall() {
+    placed = scene.nextId();
+    return placed;
+  }
+
+  @Override
+  public String name(Party party) {
+    if (party.employee() != null) {
+      return scene.office.office.nameOf(party.employee());
+    }
+    if (party.outsideNumber() != null) {
+      return party.outsideNumber().e164();
+    }
+    return party.slot() == null ? party.toString() : party.slot();
+  }
+
+  @Override
+  public List<Found> find(String typed) {
+    return scene.office.office.finder().find(typed, 4).stream()
+        .map(person -> new Found(person.name(), person.extension()))
+        .toList();
+  }
+
+  @Override
+  public List<@Nullable String> keys() {
+    return keys;
+  }
+
+  @Override
+  public Messages messages() {
+    return new Messages(2, 1);
+  }
+}
