@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { StrictMode, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
@@ -12,14 +12,23 @@ const queries = new QueryClient({
   defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, networkMode: 'always' } },
 });
 
-await claimDevice();
+/** The simulated desk telephone is a window of its own, in which nobody is signed in. */
+async function phone(): Promise<ReactNode> {
+  const { DeskPhone } = await import('./phone/DeskPhone');
+  return <DeskPhone />;
+}
 
-createRoot(document.getElementById('root') as HTMLElement).render(
-  <StrictMode>
+async function application(): Promise<ReactNode> {
+  await claimDevice();
+  return (
     <QueryClientProvider client={queries}>
       <BrowserRouter>
         <App />
       </BrowserRouter>
     </QueryClientProvider>
-  </StrictMode>,
-);
+  );
+}
+
+const page = await (location.pathname === '/phone' ? phone() : application());
+
+createRoot(document.getElementById('root') as HTMLElement).render(<StrictMode>{page}</StrictMode>);

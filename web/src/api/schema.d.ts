@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["choose_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/contacts/{id}": {
         parameters: {
             query?: never;
@@ -508,7 +524,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["choose_1"];
+        put: operations["choose_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -943,6 +959,54 @@ export interface paths {
         put?: never;
         post: operations["add_1"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["own"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/phone/{owner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["any"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/borrowed/{owner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["borrow"];
+        delete: operations["giveBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1956,6 +2020,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk": {
         parameters: {
             query?: never;
@@ -2255,9 +2335,16 @@ export interface components {
             whole: boolean;
             people: components["schemas"]["PersonView"][];
         };
+        Borrowing: {
+            /** Format: date-time */
+            until?: string;
+        };
         ByTelephone: {
             extension?: string;
             pinIsSet: boolean;
+        };
+        Cadence: {
+            steps: components["schemas"]["Step"][];
         };
         CallBackView: {
             id: string;
@@ -2372,6 +2459,14 @@ export interface components {
             answer: "BUSY" | "NOT_IN_USE" | "REFUSED" | "RINGS_ON" | "VOICEMAIL";
             note: string;
         };
+        Choice: {
+            /** @enum {string} */
+            places: "WINDOW" | "PHONE";
+            /** Format: int32 */
+            windowAfter?: number;
+            /** Format: int32 */
+            phoneAfter?: number;
+        };
         Chosen: {
             ids: number[];
         };
@@ -2465,6 +2560,12 @@ export interface components {
             shelf: components["schemas"]["SlotView"][];
             people: components["schemas"]["PersonView"][];
             service: components["schemas"]["Service"];
+        };
+        DevicesView: {
+            choice: components["schemas"]["Choice"];
+            phones: components["schemas"]["PhoneView"][];
+            lentTo?: string;
+            free: components["schemas"]["PhoneView"][];
         };
         Dial: {
             to: string;
@@ -2586,6 +2687,17 @@ export interface components {
         HoldMusicView: {
             name?: string;
         };
+        Holder: {
+            name: string;
+            extension: string;
+            lent: boolean;
+            /** Format: date-time */
+            lentUntil: string;
+            /** Format: int32 */
+            fresh: number;
+            /** Format: int32 */
+            old: number;
+        };
         Holiday: {
             /** Format: date */
             day: string;
@@ -2614,7 +2726,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "SPEED_DIALS" | "RULES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -2687,6 +2799,21 @@ export interface components {
             words: components["schemas"]["Word"][];
             corrected?: string;
             numbers: components["schemas"]["Spoken"][];
+        };
+        Line: {
+            code: string;
+            about: {
+                [key: string]: string;
+            };
+            /** Format: date-time */
+            since: string;
+            chosen: boolean;
+        };
+        LineKey: {
+            label: string;
+            number: string;
+            /** @enum {string} */
+            light: "DARK" | "FREE" | "STEADY" | "FLASHING" | "WAITING" | "CLOSED";
         };
         LineMember: {
             /** Format: int64 */
@@ -2916,6 +3043,13 @@ export interface components {
             reason: string;
             digits: string;
         };
+        Panel: {
+            holder: components["schemas"]["Holder"];
+            display: components["schemas"]["Line"][];
+            soft: ("NONE" | "ANSWER" | "DECLINE" | "DEFLECT" | "SILENCE" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "RETRIEVE" | "TRANSFER" | "PARK" | "ADD" | "MOVE_HERE" | "PULL_BACK" | "CALL_BACK" | "TO_MAILBOX" | "RECORD" | "STOP_RECORDING" | "END_FOR_ALL" | "CALL" | "PUT_THROUGH" | "ANNOUNCE" | "ADD_TO_CALL" | "SEND_ON" | "PARK_THERE" | "PARK_NEXT" | "FORWARD_THERE" | "ASSIGN" | "NEXT" | "SIGN_ON_HERE" | "CORRECT" | "BACK" | "PICK_UP" | "DISTURB_NOT" | "DISTURB" | "FORWARD" | "FORWARD_OFF" | "ASSIGN_KEYS" | "SIGN_ON" | "GIVE_BACK")[];
+            keys: components["schemas"]["LineKey"][];
+            sounds: components["schemas"]["Sounds"];
+        };
         Parked: {
             slot?: string;
             /** Format: int64 */
@@ -2952,6 +3086,19 @@ export interface components {
             /** Format: date-time */
             since?: string;
             said: components["schemas"]["StatusView"];
+        };
+        PhoneSecret: {
+            secret: string;
+        };
+        PhoneView: {
+            device: string;
+            /** Format: int64 */
+            owner: number;
+            name: string;
+            extension: string;
+            lent: boolean;
+            /** Format: date-time */
+            until?: string;
         };
         Pin: {
             pin: string;
@@ -3192,6 +3339,16 @@ export interface components {
             label: string;
             waiting: components["schemas"]["Waiting"];
         };
+        Sounds: {
+            /** @enum {string} */
+            path: "NONE" | "HANDSET" | "SPEAKER" | "HEADSET";
+            lifted: boolean;
+            talking: boolean;
+            muted: boolean;
+            /** @enum {string} */
+            ring: "NOT" | "INSIDE" | "OUTSIDE" | "BESIDE";
+            tone: components["schemas"]["Cadence"];
+        };
         SpanBody: {
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             /** Format: time-local */
@@ -3262,6 +3419,11 @@ export interface components {
             since: string;
             /** Format: date-time */
             until?: string;
+        };
+        Step: {
+            /** Format: int32 */
+            millis: number;
+            hertz: number[];
         };
         StockPhrases: {
             phrases: string[];
@@ -3429,7 +3591,9 @@ export type SchemaBadLine = components['schemas']['BadLine'];
 export type SchemaBlockPage = components['schemas']['BlockPage'];
 export type SchemaBlockView = components['schemas']['BlockView'];
 export type SchemaBoard = components['schemas']['Board'];
+export type SchemaBorrowing = components['schemas']['Borrowing'];
 export type SchemaByTelephone = components['schemas']['ByTelephone'];
+export type SchemaCadence = components['schemas']['Cadence'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
 export type SchemaCallBefore = components['schemas']['CallBefore'];
 export type SchemaCallNote = components['schemas']['CallNote'];
@@ -3442,6 +3606,7 @@ export type SchemaCallersView = components['schemas']['CallersView'];
 export type SchemaCandidate = components['schemas']['Candidate'];
 export type SchemaCardBody = components['schemas']['CardBody'];
 export type SchemaChangedBlock = components['schemas']['ChangedBlock'];
+export type SchemaChoice = components['schemas']['Choice'];
 export type SchemaChosen = components['schemas']['Chosen'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaContactBefore = components['schemas']['ContactBefore'];
@@ -3455,6 +3620,7 @@ export type SchemaContactsPage = components['schemas']['ContactsPage'];
 export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
+export type SchemaDevicesView = components['schemas']['DevicesView'];
 export type SchemaDial = components['schemas']['Dial'];
 export type SchemaDone = components['schemas']['Done'];
 export type SchemaDoubtfulCard = components['schemas']['DoubtfulCard'];
@@ -3470,6 +3636,7 @@ export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryLine = components['schemas']['HistoryLine'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
 export type SchemaHoldMusicView = components['schemas']['HoldMusicView'];
+export type SchemaHolder = components['schemas']['Holder'];
 export type SchemaHoliday = components['schemas']['Holiday'];
 export type SchemaHours = components['schemas']['Hours'];
 export type SchemaImportCounts = components['schemas']['ImportCounts'];
@@ -3485,6 +3652,8 @@ export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
+export type SchemaLine = components['schemas']['Line'];
+export type SchemaLineKey = components['schemas']['LineKey'];
 export type SchemaLineMember = components['schemas']['LineMember'];
 export type SchemaLineUseView = components['schemas']['LineUseView'];
 export type SchemaLineView = components['schemas']['LineView'];
@@ -3516,10 +3685,13 @@ export type SchemaOthersCallView = components['schemas']['OthersCallView'];
 export type SchemaOutcomeList = components['schemas']['OutcomeList'];
 export type SchemaOutside = components['schemas']['Outside'];
 export type SchemaOutsideCallView = components['schemas']['OutsideCallView'];
+export type SchemaPanel = components['schemas']['Panel'];
 export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPassing = components['schemas']['Passing'];
 export type SchemaPersonView = components['schemas']['PersonView'];
+export type SchemaPhoneSecret = components['schemas']['PhoneSecret'];
+export type SchemaPhoneView = components['schemas']['PhoneView'];
 export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
@@ -3552,6 +3724,7 @@ export type SchemaSeveral = components['schemas']['Several'];
 export type SchemaShareView = components['schemas']['ShareView'];
 export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
+export type SchemaSounds = components['schemas']['Sounds'];
 export type SchemaSpanBody = components['schemas']['SpanBody'];
 export type SchemaSpeaking = components['schemas']['Speaking'];
 export type SchemaSpeedDialView = components['schemas']['SpeedDialView'];
@@ -3559,6 +3732,7 @@ export type SchemaSpoken = components['schemas']['Spoken'];
 export type SchemaStand = components['schemas']['Stand'];
 export type SchemaStationView = components['schemas']['StationView'];
 export type SchemaStatusView = components['schemas']['StatusView'];
+export type SchemaStep = components['schemas']['Step'];
 export type SchemaStockPhrases = components['schemas']['StockPhrases'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
@@ -4403,6 +4577,28 @@ export interface operations {
             };
         };
     };
+    choose_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Choice"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -4649,7 +4845,7 @@ export interface operations {
             };
         };
     };
-    choose_1: {
+    choose_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5362,6 +5558,92 @@ export interface operations {
                 "application/json": components["schemas"]["FollowUpBody"];
             };
         };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhoneSecret"];
+                };
+            };
+        };
+    };
+    any: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PhoneSecret"];
+                };
+            };
+        };
+    };
+    borrow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Borrowing"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giveBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description No Content */
             204: {
@@ -6879,6 +7161,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Found"];
+                };
+            };
+        };
+    };
+    mine_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DevicesView"];
                 };
             };
         };

@@ -25,6 +25,7 @@ import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { KeyCap } from '../frame/KeyCap';
+import { device } from '../live/device';
 import { useOnce } from '../live/useOnce';
 import { keyOf, meant } from './callKeys';
 import { type Action, serve } from './services';
@@ -61,7 +62,6 @@ const LOOK: Partial<Record<Action, string>> = {
   CLEAR: 'btn-error',
   UNMUTE: 'btn-warning',
   PULL_BACK: 'btn-primary',
-  MOVE_HERE: 'btn-primary',
 };
 
 interface Props {
@@ -85,7 +85,7 @@ export function CallButton({ call, action, word, main = false }: Props) {
   return (
     <button
       type="button"
-      className={`btn btn-call ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
+      className={`btn btn-call ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' || takesHere(call, action) ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       aria-keyshortcuts={key}
       aria-pressed={action === 'UNMUTE' || action === 'STOP_RECORDING' ? true : undefined}
@@ -98,6 +98,11 @@ export function CallButton({ call, action, word, main = false }: Props) {
   );
 }
 
+/** Whoever speaks elsewhere most likely wants to speak here. */
+function takesHere(call: CallView, action: Action): boolean {
+  return action === 'MOVE_HERE' && call.device !== device;
+}
+
 function usualWord(call: CallView, action: Action): string {
   if (action === 'CLEAR' && call.phase === 'FAILED') {
     return 'action.CLOSE';
@@ -107,6 +112,9 @@ function usualWord(call: CallView, action: Action): string {
   }
   if (action === 'TO_MAILBOX' && call.phase === 'FAILED' && !call.announces) {
     return 'action.LEAVE_MESSAGE';
+  }
+  if (action === 'MOVE_HERE' && call.device === device) {
+    return 'action.MOVE_TO_PHONE';
   }
   if (action === 'JOIN' && !call.announces) {
     return 'action.JOIN_HELD';

@@ -2,6 +2,7 @@ import { IconPhone, IconSearch } from '@tabler/icons-react';
 import { useCallback, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
+import { phoneOf, useDevices } from '../devices/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
 import { device } from '../live/device';
@@ -15,10 +16,11 @@ const ENDING: Action[] = ['END_FOR_ALL', 'CLEAR'];
 
 /** Everything that can be done with a call now. */
 export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
-  const here = call.device === device;
+  const phone = useDevices((store) => phoneOf(store.view));
+  const stays = call.device === device && !phone;
   const early = call.actions.filter(
     (action) =>
-      !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !here),
+      !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !stays),
   );
   return (
     <div className={`flex items-start max-sm:flex-wrap ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>

@@ -1,6 +1,6 @@
 import { del, post } from '../api/client';
 import type { CallView, ConferenceView, NewCall, OthersCallView, PartyView } from '../api/types';
-import { device } from '../live/device';
+import { otherDevice, placingDevice } from '../devices/store';
 import { attempt } from '../notices/attempt';
 import { callStore } from './store';
 
@@ -20,7 +20,7 @@ export function placeCall(to: string, shown?: ShownAs): Promise<{ id: string }> 
   const behalf = inNameOf(shown);
   const as =
     typeof shown === 'number' ? { line: shown } : behalf ? { behalf } : { callerId: shown };
-  return post<{ id: string }>('/api/calls', { to, device, ...as });
+  return post<{ id: string }>('/api/calls', { to, device: placingDevice(), ...as });
 }
 
 /** Tells of a refusal as a notice. */
@@ -54,9 +54,11 @@ export function serve(call: CallView, action: Action): Promise<void> {
     case 'PARK':
       callStore.togglePanel(call.id, action);
       return Promise.resolve();
+    case 'MOVE_HERE':
+      return orNotice(post(`/api/calls/${call.id}/move-here`, { device: otherDevice(call) }));
     default: {
       const service = action.toLowerCase().replaceAll('_', '-');
-      return orNotice(post(`/api/calls/${call.id}/${service}`, { device }));
+      return orNotice(post(`/api/calls/${call.id}/${service}`, { device: placingDevice() }));
     }
   }
 }
@@ -76,17 +78,20 @@ export interface SendTo {
 }
 
 export function send(call: CallView, way: Way, target: SendTo): Promise<unknown> {
-  return post(`/api/calls/${call.id}/${way}`, way === 'announce' ? { ...target, device } : target);
+  return post(
+    `/api/calls/${call.id}/${way}`,
+    way === 'announce' ? { ...target, device: placingDevice() } : target,
+  );
 }
 
 /** Answers a colleague's call, or goes on with it, because one of us acts for the other. */
 export function takeOver(call: OthersCallView): Promise<void> {
-  return orNotice(post(`/api/calls/${call.call}/take-over`, { device }));
+  return orNotice(post(`/api/calls/${call.call}/take-over`, { device: placingDevice() }));
 }
 
 /** Takes a call that rings at a colleague, or the one ringing longest in my team. */
 export function pickUp(person?: number): Promise<void> {
-  return orNotice(post('/api/calls/pick-up', { person, device }));
+  return orNotice(post('/api/calls/pick-up', { person, device: placingDevice() }));
 }
 
 /** Where and for whom a call is to wait; the next free slot when none is named. */
@@ -106,7 +111,11 @@ export function takeParkedOrThrow(
   call: string,
   evenForOthers = false,
 ): Promise<unknown> {
-  return post(`/api/slots/${slot}/take`, { call, device, evenForOthers });
+  return post(`/api/slots/${slot}/take`, {
+    call,
+    device: placingDevice(),
+    evenForOthers,
+  });
 }
 
 export function takeParked(slot: string, call: string, evenForOthers = false): Promise<void> {
@@ -130,7 +139,7 @@ export const member = {
     orNotice(post(`/api/calls/${call.id}/members/${leg}/mute`, { on: !muted })),
   drop: (call: CallView, { leg }: Member) => orNotice(del(`/api/calls/${call.id}/members/${leg}`)),
   aside: (call: CallView, { leg }: Member) =>
-    orNotice(post(`/api/calls/${call.id}/members/${leg}/aside`, { device })),
+    orNotice(post(`/api/calls/${call.id}/members/${leg}/aside`, { device: placingDevice() })),
 };
 
 export async function sendDigits(call: CallView, digits: string): Promise<void> {

@@ -1,9 +1,17 @@
-import { IconBellOff, IconDeviceDesktop, IconPlugConnectedX } from '@tabler/icons-react';
+import {
+  IconBellOff,
+  IconDeviceDesktop,
+  IconDeviceLandlinePhone,
+  IconPlugConnectedX,
+} from '@tabler/icons-react';
 import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { PlacingSwitch } from '../devices/PlacingSwitch';
+import { phoneOf, placingPhone, useDevices } from '../devices/store';
 import { useLine } from '../live/line';
 import { useSummary } from '../rules/summary';
 import { useSound } from '../ring/sound';
+import { useMe } from '../session/session';
 import { troubleOf, useSoundState } from '../sound/store';
 
 const SoundSheet = lazy(() =>
@@ -17,12 +25,17 @@ export function DeviceChip() {
   const ringer = useSound();
   const { microphone, microphoneName, lost } = useSoundState();
   const summary = useSummary();
+  const devices = useDevices((store) => store.view);
+  const phone = placingPhone(devices);
+  const me = useMe();
   const [open, setOpen] = useState(false);
   const trouble = troubleOf(microphone) || (lost ? 'lost' : '');
   const state = connection !== 'live' ? 'noCalls' : ringer.blocked ? 'silent' : 'rings';
-  const Icon = { noCalls: IconPlugConnectedX, silent: IconBellOff, rings: IconDeviceDesktop }[
-    state
-  ];
+  const Icon = {
+    noCalls: IconPlugConnectedX,
+    silent: IconBellOff,
+    rings: phone ? IconDeviceLandlinePhone : IconDeviceDesktop,
+  }[state];
   const wrong = state !== 'rings' || trouble !== '';
   return (
     <>
@@ -41,12 +54,18 @@ export function DeviceChip() {
         <Icon size={18} aria-hidden="true" />
         <span className="leading-tight">
           <span className="block max-w-44 truncate font-semibold max-sm:sr-only">
-            {t('device.thisComputer')}
-            {microphoneName && <span className="font-normal opacity-80"> {microphoneName}</span>}
+            {phone
+              ? phone.owner === me.id
+                ? t('devices.phone', phone)
+                : t('devices.phoneOf', phone)
+              : t('device.thisComputer')}
+            {microphoneName && !phone && (
+              <span className="font-normal opacity-80"> {microphoneName}</span>
+            )}
           </span>
           <span
             role="status"
-            className={`block max-w-44 truncate text-xs max-sm:max-w-24 ${wrong ? 'text-accent' : 'opacity-80'}`}
+            className={`block truncate text-xs max-sm:max-w-24 ${phoneOf(devices) ? 'max-w-64' : 'max-w-44'} ${wrong ? 'text-accent' : 'opacity-80'}`}
           >
             {state === 'rings' && trouble
               ? t(`sound.short.${trouble}`)
@@ -54,6 +73,7 @@ export function DeviceChip() {
           </span>
         </span>
       </button>
+      <PlacingSwitch />
       {open && (
         <Suspense>
           <SoundSheet onClose={() => setOpen(false)} />

@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { Board, Item, MyCalls, NoticeView, Service, SlotView, Speaking } from '../api/types';
 import { callStore, useCallStore } from '../calls/store';
+import { devicesStore } from '../devices/store';
 import { finished } from '../followup/finished';
 import { noticeStore } from '../notices/store';
 import { shelfStore } from '../park/store';
@@ -63,6 +64,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
     void askAgain(queries, 'lines');
   },
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
+  DEVICES: () => void devicesStore.load(),
   SPEAKING: (data) => soundStore.take(data as Speaking[]),
   OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),
 };
@@ -83,6 +85,7 @@ export function forget() {
     shelfStore,
     noticeStore,
     soundStore,
+    devicesStore,
     finished,
   ]) {
     store.reset();

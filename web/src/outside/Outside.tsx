@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { del, get, put, sentence } from '../api/client';
 import type { Outside as Network, SubscriberView } from '../api/types';
 import { notify } from '../notices/store';
+import { DeskPhones } from './DeskPhones';
 import { Played } from './Played';
 import { addWords } from '../words';
 import words from './words.view.en.json';
@@ -112,6 +113,7 @@ export function Outside() {
               <Played key={each.number} subscriber={each} change={change} />
             ))}
           </ul>
+          <DeskPhones />
         </section>
       </div>
     </div>

@@ -8,6 +8,7 @@ import { noticeSentence } from '../notices/noticeSentence';
 import { useNotices } from '../notices/store';
 import { toneFor, useSoundSettings } from '../sound/settings';
 import { useNewMessages } from '../voicemail/messages';
+import { useLoud } from './useLoud';
 import { showNotifications, tell } from './notifications';
 import { sound, useSound } from './sound';
 
@@ -20,7 +21,7 @@ export function useAlerts() {
   const { pathname } = useLocation();
   const blocked = useSound((state) => state.blocked);
   const ringing = calls.filter((call) => call.phase === 'RINGING');
-  const loud = ringing.find((call) => !call.silenced);
+  const loud = useLoud(ringing);
   const audible = loud !== undefined;
   const settings = useSoundSettings();
   const tone = loud ? toneFor(loud.other, settings) : 'ring';

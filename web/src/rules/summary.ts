@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { get } from '../api/client';
 import type { RulesView, RuleView } from '../api/types';
 import { nameOf } from '../calls/order';
+import { ringing, useDevices } from '../devices/store';
 
 /** Of every caller, at this moment. */
 const forAll = (rule: RuleView) => rule.callers.kind === 'ANYBODY' && rule.holds;
@@ -10,6 +11,7 @@ const forAll = (rule: RuleView) => rule.callers.kind === 'ANYBODY' && rule.holds
 /** What becomes of calls to me, in one line; empty until it is known. */
 export function useSummary(): string {
   const { t } = useTranslation();
+  const where = useDevices((store) => ringing(store.view));
   const { data } = useQuery({
     queryKey: ['rules', 'of', 0],
     queryFn: () => get<RulesView>('/api/rules'),
@@ -24,7 +26,7 @@ export function useSummary(): string {
   }
   const then = data.rules.find((each) => each.when === 'NO_ANSWER' && forAll(each));
   const [first] = data.rings;
-  return t('summary.rings', {
+  return t(`summary.rings.${where}`, {
     seconds: first?.seconds ?? data.ringSeconds,
     then: then ? target(then) : t(data.mailbox ? 'summary.VOICEMAIL' : 'summary.none'),
   });

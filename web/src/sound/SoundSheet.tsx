@@ -1,5 +1,6 @@
 import { useEffect, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { DeviceChoice } from '../devices/DeviceChoice';
 import { Dialog } from '../frame/Dialog';
 import { tryTone } from '../ring/sound';
 import { ChosenTones } from './ChosenTones';
@@ -20,7 +21,8 @@ export function SoundSheet({ onClose }: { onClose: () => void }) {
   const wideband = useSoundState((state) => state.wideband);
   return (
     <Dialog title={t('sound.title')} onClose={onClose} wide>
-      <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+      <DeviceChoice />
+      <div className="border-base-300 mt-4 grid gap-x-8 gap-y-4 border-t pt-4 md:grid-cols-2">
         <section className="flex flex-col gap-3">
           <h3 className="font-bold">{t('sound.devices')}</h3>
           <Choice what="microphone" kind="audioinput" devices={devices} />

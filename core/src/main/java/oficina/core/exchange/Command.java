@@ -111,6 +111,8 @@ public sealed interface Command {
 
     R of(DeviceGoes command);
 
+    R of(LendDevice command);
+
     R of(SetStatus command);
 
     R of(Leave command);
@@ -589,6 +591,14 @@ public sealed interface Command {
 
   /** A device of this person is no longer there. */
   record DeviceGoes(PersonId person, DeviceId device) implements Command {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** A device is somebody else's from now on, if nobody is on a call at it. */
+  record LendDevice(DeviceId device, PersonId from, PersonId to) implements Command {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -305,6 +305,11 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   @Override
+  public @Nullable Refusal of(Command.LendDevice c) {
+    return new Devices(draft).lend(c);
+  }
+
+  @Override
   public @Nullable Refusal of(Command.SetStatus c) {
     return new Statuses(draft).set(c);
   }

@@ -39,6 +39,27 @@ record Devices(Draft draft) {
     return null;
   }
 
+  @Nullable Refusal lend(Command.LendDevice c) {
+    Device there =
+        draft.state.devices(c.from()).stream()
+            .filter(each -> each.id().equals(c.device()))
+            .findFirst()
+            .orElse(null);
+    if (there == null) {
+      return Refusal.of(Reason.NO_SUCH_DEVICE);
+    }
+    for (CallId id : draft.state.inHand(c.from())) {
+      if (c.device().equals(draft.call(id).of(c.from()).device())) {
+        return Refusal.of(Reason.DEVICE_IN_USE, "person", c.from().toString());
+      }
+    }
+    if (draft.office.directory().person(c.to()).isEmpty()) {
+      return Refusal.of(Reason.NO_SUCH_PERSON);
+    }
+    goes(c.from(), c.device());
+    return comes(new Command.DeviceComes(c.to(), c.device(), there.kind(), there.attended()));
+  }
+
   void allGo(PersonId person) {
     draft.state.devices(person).forEach(device -> goes(person, device.id()));
   }

@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Set;
 import oficina.core.call.Party;
 import oficina.core.office.Office;
@@ -38,6 +39,15 @@ public final class Permissions {
   /** Whether this person may call in the name of the other. */
   public static boolean mayActFor(Office office, PersonId person, PersonId principal) {
     return office.delegations().actsFor(person, principal);
+  }
+
+  /**
+   * Whether this person may use the other's desk telephone while they are absent: anybody may, but
+   * of whoever has named delegates (a meeting room, say) only those.
+   */
+  public static boolean mayUsePhoneOf(Office office, PersonId person, PersonId owner) {
+    List<PersonId> delegates = office.directions().rulesOf(new Party.Employee(owner)).delegates();
+    return delegates.isEmpty() || delegates.contains(person);
   }
 
   /** Whether this person takes a parked call without being asked once more. */

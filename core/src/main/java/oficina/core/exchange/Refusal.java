@@ -124,6 +124,10 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     RECORDED_BY_OTHER,
     /** The call is not recorded for this person. */
     NOT_RECORDED,
+    /** The device is not there, or it is somebody else's. */
+    NO_SUCH_DEVICE,
+    /** Somebody is on a call at the device; {@code person} says who. */
+    DEVICE_IN_USE,
     /** Only colleagues can be waited for. */
     CALL_BACK_INSIDE_ONLY,
     /** The call has not failed, so there is nothing to wait for. */

@@ -168,7 +168,7 @@ final class Drawing {
   }
 
   private static Panel.Line line(Surroundings.Found found) {
-    return Panel.Line.of("FOUND", Map.of("name", found.name(), "number", found.number()));
+    return Panel.Line.of("FOUND", Map.of("name", found.name(), "number", found.shown()));
   }
 
   private void listing(Telephone.Listing listing) {
@@ -206,7 +206,8 @@ final class Drawing {
 
   private Panel.Ring ring() {
     Call ringing = hand.ringing();
-    if (ringing == null || ringing.of(hand.me()).silenced()) {
+    Instant rings = phone.rings();
+    if (rings == null || rings.isAfter(now) || ringing.of(hand.me()).silenced()) {
       return Panel.Ring.NOT;
     }
     if (hand.active() != null || phone.path != Panel.Path.NONE) {

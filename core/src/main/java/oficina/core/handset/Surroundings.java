@@ -1,5 +1,6 @@
 package oficina.core.handset;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
@@ -19,6 +20,9 @@ public interface Surroundings {
 
   /** When it is given back by itself; null for when they leave. */
   @Nullable Instant lentUntil();
+
+  /** How long a call rings elsewhere before it rings here too; null for never here. */
+  @Nullable Duration ringsAfter();
 
   Exchange exchange();
 
@@ -41,8 +45,9 @@ public interface Surroundings {
    * Somebody who can be called.
    *
    * @param number what is dialled
+   * @param shown the number as people here write it
    */
-  record Found(String name, String number) {}
+  record Found(String name, String number, String shown) {}
 
   /**
    * An earlier call.

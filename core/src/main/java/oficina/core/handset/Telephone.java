@@ -72,14 +72,25 @@ public final class Telephone {
     return new Drawing(this, now).panel();
   }
 
+  /** When it begins to ring for what rings; null for never, or when nothing does. */
+  @Nullable Instant rings() {
+    Call ringing = hand.ringing();
+    Duration after = hand.around().ringsAfter();
+    return ringing == null || after == null ? null : ringing.of(hand.me()).since().plus(after);
+  }
+
   /** When {@link #timeIsUp} is wanted; null when nothing is pending. */
-  public @Nullable Instant nextDue() {
+  public @Nullable Instant nextDue(Instant now) {
     Instant due = told == null ? null : told.until();
+    if (rings() != null && rings().isAfter(now)) {
+      due = earlier(due, rings());
+    }
     if (dialsByItself()) {
       due = earlier(due, entry.at().plus(DIALLED));
     }
-    if (idleSince != null) {
-      due = earlier(due, idleSince.plus(DIALLING_TONE));
+    if (idleSince != null && !remindedEnough(now)) {
+      Instant reminded = idleSince.plus(DIALLING_TONE);
+      due = earlier(due, reminded.isAfter(now) ? reminded : reminded.plus(REMINDER));
     }
     return due;
   }
@@ -99,7 +110,7 @@ public final class Telephone {
 
   /** Whether what sounds because it is off the hook has gone on long enough. */
   boolean remindedEnough(Instant now) {
-    return idleSince != null && now.isAfter(idleSince.plus(DIALLING_TONE).plus(REMINDER));
+    return idleSince != null && !now.isBefore(idleSince.plus(DIALLING_TONE).plus(REMINDER));
   }
 
   /** Has happen what is due. */

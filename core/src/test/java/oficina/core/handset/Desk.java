@@ -2,6 +2,7 @@ package oficina.core.handset;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -29,6 +30,7 @@ final class Desk implements Surroundings {
   private final PersonId holder;
   private final List<@Nullable String> keys =
       new ArrayList<>(Arrays.asList("", "200", "212", "213", "61", "62", null));
+  @Nullable Duration ringsAfter = Duration.ZERO;
   private CallId placed;
 
   Desk(Scene scene, PersonId holder) {
@@ -151,6 +153,11 @@ final class Desk implements Surroundings {
   }
 
   @Override
+  public @Nullable Duration ringsAfter() {
+    return ringsAfter;
+  }
+
+  @Override
   public Exchange exchange() {
     return scene.exchange;
   }
@@ -175,7 +182,7 @@ final class Desk implements Surroundings {
   @Override
   public List<Found> find(String typed) {
     return scene.office.office.finder().find(typed, 4).stream()
-        .map(person -> new Found(person.name(), person.extension()))
+        .map(person -> new Found(person.name(), person.extension(), person.extension()))
         .toList();
   }
 

@@ -7,6 +7,7 @@ import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.TOMASZ;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.exchange.Command;
@@ -56,6 +57,7 @@ class TelephoneTest {
     assertThat(desk.sounds().tone()).isNotNull().isNotEqualTo(tone);
     desk.wait(90);
     assertThat(desk.sounds().tone()).as("it does not howl for ever").isNull();
+    assertThat(desk.phone.nextDue(scene.now())).isNull();
     desk.type("2");
     assertThat(desk.sounds().tone()).isNull();
   }
@@ -104,6 +106,19 @@ class TelephoneTest {
     assertThat(desk.state(second)).as("whoever is held is not ended by chance").isNotNull();
     desk.line(0);
     assertThat(scene.state(second, INES)).isEqualTo(ConnectionState.CONNECTED);
+  }
+
+  @Test
+  void it_rings_a_while_after_the_others_or_not_at_all() {
+    desk.ringsAfter = Duration.ofSeconds(10);
+    dovCalls();
+    assertThat(desk.sounds().ring()).isEqualTo(Panel.Ring.NOT);
+    assertThat(desk.phone.nextDue(scene.now())).isEqualTo(scene.now().plusSeconds(10));
+    scene.wait(10);
+    assertThat(desk.sounds().ring()).isEqualTo(Panel.Ring.OUTSIDE);
+    desk.ringsAfter = null;
+    assertThat(desk.sounds().ring()).isEqualTo(Panel.Ring.NOT);
+    assertThat(desk.shows()).as("it is seen, and can be answered").hasSize(1);
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import oficina.core.handset.Panel;
 import oficina.server.push.NoticeView;
 import oficina.server.push.Push;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -54,7 +55,8 @@ class ApiDescription {
             Push.Board.class,
             Push.Service.class,
             Push.Speaking.class,
-            NoticeView.class)) {
+            NoticeView.class,
+            Panel.class)) {
       ModelConverters.getInstance().readAll(type).forEach(api.getComponents()::addSchemas);
     }
   }

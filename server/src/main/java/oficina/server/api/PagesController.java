@@ -15,6 +15,7 @@ class PagesController {
     "/contacts",
     "/rules",
     "/outside",
+    "/phone",
     "/sign-in"
   })
   String page() {

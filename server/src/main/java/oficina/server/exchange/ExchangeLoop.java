@@ -174,6 +174,11 @@ public class ExchangeLoop implements SmartLifecycle {
     return now;
   }
 
+  /** For whoever asks it much and changes nothing. To be asked only from its thread. */
+  public Exchange exchange() {
+    return exchange;
+  }
+
   /** How things are at the exchange. Only from its thread, and not to be kept. */
   public ExchangeState state() {
     return exchange.state();

@@ -54,11 +54,11 @@ public class Problem extends RuntimeException {
     return status;
   }
 
-  String code() {
+  public String code() {
     return code;
   }
 
-  Map<String, String> about() {
+  public Map<String, String> about() {
     return about;
   }
 

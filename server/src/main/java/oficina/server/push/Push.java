@@ -54,6 +54,8 @@ public record Push(Instant now, String run, List<Item> items) {
     SPEED_DIALS,
     /** What has been decided about calls has changed: rules, lines, opening hours, blocks. */
     RULES,
+    /** The person's devices have changed: which are there, whose they are, which are used. */
+    DEVICES,
     /** Contacts have changed, and with them who is who everywhere. */
     CONTACTS,
     /** A subscriber this person plays has changed. */

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.notices.Notice;
@@ -40,6 +42,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   private final ReturnLists returnLists;
   private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
   private final Set<OpenPage> pages = ConcurrentHashMap.newKeySet();
+  private final List<Consumer<Collection<PersonId>>> voicemail = new CopyOnWriteArrayList<>();
   private final Map<CallId, Spoken> speaking = new ConcurrentHashMap<>();
   private final String run = UUID.randomUUID().toString();
   private volatile Shelf shelf = Shelf.EMPTY;
@@ -140,8 +143,14 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(page -> true, Topic.TO_RETURN);
   }
 
+  /** Has somebody told of whom something has become of a message. */
+  public void onVoicemail(Consumer<Collection<PersonId>> listener) {
+    voicemail.add(listener);
+  }
+
   /** Tells the pages of these people that something has become of a message of theirs. */
   public void voicemailChanged(Collection<PersonId> people) {
+    voicemail.forEach(each -> each.accept(people));
     tell(page -> people.contains(page.person()), Topic.VOICEMAIL);
   }
 
@@ -167,6 +176,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   /** Tells the pages of these people that what is to be done has changed. */
   public void followUpsChanged(Collection<PersonId> people) {
     tell(page -> people.contains(page.person()), Topic.FOLLOW_UPS);
+  }
+
+  /** Tells the pages of these people that their devices, or who has them, have changed. */
+  public void devicesChanged(PersonId... people) {
+    tell(page -> List.of(people).contains(page.person()), Topic.DEVICES);
   }
 
   /** Tells every page that rules, lines, hours or blocks have changed: whose, they ask again. */
@@ -240,6 +254,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
           FOLLOW_UPS,
           SPEED_DIALS,
           RULES,
+          DEVICES,
           OUTSIDE ->
           null;
     };

@@ -1,19 +1,12 @@
 package oficina.server.rules;
 
 import jakarta.validation.Valid;
-import java.util.List;
-import java.util.Map;
 import oficina.core.call.Party;
-import oficina.core.office.Office;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
-import oficina.core.routing.RuleCheck;
 import oficina.core.rules.CallRules;
-import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
-import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -30,25 +23,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/rules")
 class RuleController {
   private final OfficeData office;
-  private final DirectionsStore store;
   private final RulesReading reading;
   private final RulesViews views;
-  private final Parties parties;
-  private final Pushes pushes;
+  private final RulesKeeping keeping;
 
-  RuleController(
-      OfficeData office,
-      DirectionsStore store,
-      RulesReading reading,
-      RulesViews views,
-      Parties parties,
-      Pushes pushes) {
+  RuleController(OfficeData office, RulesReading reading, RulesViews views, RulesKeeping keeping) {
     this.office = office;
-    this.store = store;
     this.reading = reading;
     this.views = views;
-    this.parties = parties;
-    this.pushes = pushes;
+    this.keeping = keeping;
   }
 
   /** One's own rules, or those of a line one belongs to. */
@@ -78,20 +61,7 @@ class RuleController {
       throw new Problem(HttpStatus.CONFLICT, "RULES_CHANGED");
     }
     CallRules rules = reading.rules(body, owner);
-    refuseFaults(owner, rules, me.id());
-    office.change(() -> store.keep(owner, rules));
-    pushes.rulesChanged();
-  }
-
-  private void refuseFaults(Party owner, CallRules rules, PersonId me) {
-    Office then = office.now().with(office.now().directions().with(owner, rules));
-    List<RuleCheck.Fault> faults = new RuleCheck(then).faults(owner);
-    if (!faults.isEmpty()) {
-      RuleCheck.Fault first = faults.get(0);
-      String name = first.party() == null ? "" : parties.name(first.party(), me);
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT, "RULE_" + first.kind().name(), Map.of("name", name));
-    }
+    keeping.keep(owner, rules, me.id());
   }
 
   /** Whoever asks for somebody else's must be an administrator, or belong to the line. */

@@ -15,21 +15,23 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.web.util.WebUtils;
 
-/** Random secrets in cookies that no script can read, of which the server keeps a hash only. */
-final class Tokens {
+/**
+ * Random secrets, most of them in cookies that no script can read; the server keeps hashes only.
+ */
+public final class Tokens {
   private static final SecureRandom RANDOM = new SecureRandom();
   private static final int BYTES = 32;
 
   private Tokens() {}
 
-  static String fresh() {
+  public static String fresh() {
     byte[] bytes = new byte[BYTES];
     RANDOM.nextBytes(bytes);
     return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
   }
 
   /** SHA-256, which suffices for a random secret of 256 bits. */
-  static String hash(String token) {
+  public static String hash(String token) {
     try {
       byte[] digest =
           MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));

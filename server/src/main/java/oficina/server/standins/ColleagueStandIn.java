@@ -27,8 +27,8 @@ import oficina.server.sound.SoundEngine;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Stands in for colleagues who have no window open: has a telephone on their desk, answers it after
- * a few seconds and hangs up when all is said. On the exchange's thread.
+ * Stands in for colleagues who are not there: has a telephone on their desk, answers it after a few
+ * seconds and hangs up when all is said. On the exchange's thread.
  */
 final class ColleagueStandIn implements ExchangeListener {
   /** The telephone on the desk; the pages know it by this name (see calls/howItCame.ts). */
@@ -136,10 +136,15 @@ final class ColleagueStandIn implements ExchangeListener {
         scripts.voice(Scripts.Role.COLLEAGUE, office.now().nameOf(person), null));
   }
 
-  /** The telephone is there as long as its person has no window. */
+  /** Whether somebody is there themselves: at a window, or at the telephone of this person. */
+  private boolean isThere(PersonId person) {
+    return loop.state().devices(person).stream().anyMatch(each -> !each.id().equals(TELEPHONE));
+  }
+
+  /** The telephone is there as long as its person is not. */
   private void comesOrGoes(PersonId person) {
     StandIn habit = office.standIn(person);
-    if (habit == StandIn.NONE || loop.state().hasWindow(person)) {
+    if (habit == StandIn.NONE || isThere(person)) {
       loop.run(new Command.DeviceGoes(person, TELEPHONE));
     } else {
       loop.run(
@@ -148,7 +153,7 @@ final class ColleagueStandIn implements ExchangeListener {
   }
 
   private boolean atDesk(PersonId person) {
-    return office.standIn(person) == StandIn.DESK && !loop.state().hasWindow(person);
+    return office.standIn(person) == StandIn.DESK && !isThere(person);
   }
 
   private void answer(CallId call, PersonId person) {
@@ -163,7 +168,7 @@ final class ColleagueStandIn implements ExchangeListener {
     Connection own = call == null ? null : call.of(person);
     if (own != null
         && TELEPHONE.equals(own.device())
-        && !loop.state().hasWindow(person)
+        && !isThere(person)
         && !own.since().isBefore(answered)) {
       loop.run(new Command.Clear(id, person));
     }

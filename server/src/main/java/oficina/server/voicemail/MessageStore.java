@@ -312,6 +312,18 @@ class MessageStore {
         .single();
   }
 
+  /** How many have been heard, or dealt with otherwise. */
+  int countOld(Collection<String> mailboxes) {
+    return jdbc.sql(
+            """
+            select count(*) from message
+            where mailbox in (:mailboxes) and removed_at is null and fresh = 0
+            """)
+        .param("mailboxes", mailboxes)
+        .query(Integer.class)
+        .single();
+  }
+
   Optional<Message> message(long id, Collection<String> mine) {
     return jdbc.sql(
             "select * from message where id = :id and mailbox in (:mine) and removed_at is null")

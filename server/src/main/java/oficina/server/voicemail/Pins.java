@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 
 /** Checks secret numbers. After some wrong ones none is right for a while, longer each time. */
 @Component
-class Pins {
+public class Pins {
   private static final int FREE_TRIES = 3;
   private static final Duration FIRST_WAIT = Duration.ofSeconds(30);
   private static final int MOST_DOUBLINGS = 7;
@@ -29,7 +29,7 @@ class Pins {
     this.clock = clock;
   }
 
-  boolean isSet(PersonId person) {
+  public boolean isSet(PersonId person) {
     return store.hash(person).isPresent();
   }
 
@@ -39,7 +39,7 @@ class Pins {
   }
 
   /** Whether it is right. Asking costs time, on purpose. */
-  boolean isRight(PersonId person, String pin) {
+  public boolean isRight(PersonId person, String pin) {
     Wrong before = wrong.getOrDefault(person, new Wrong(0, Instant.MIN));
     Instant now = clock.instant();
     if (now.isBefore(before.until())) {

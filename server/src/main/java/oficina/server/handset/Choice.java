@@ -1,0 +1,27 @@
+package oficina.server.handset;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which of somebody's devices places calls and answers what is answered on the screen, and after
+ * how many seconds each begins to ring.
+ *
+ * @param windowAfter of the windows on this and other computers; absent for never
+ * @param phoneAfter of the desk telephone; absent for never
+ */
+public record Choice(
+    @NotNull Places places,
+    @Schema(nullable = true) @Nullable @Min(0) @Max(60) Integer windowAfter,
+    @Schema(nullable = true) @Nullable @Min(0) @Max(60) Integer phoneAfter) {
+  static final Choice USUAL = new Choice(Places.WINDOW, 0, 0);
+
+  /** A device that places calls. */
+  public enum Places {
+    WINDOW,
+    PHONE
+  }
+}

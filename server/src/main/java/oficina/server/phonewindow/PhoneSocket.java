@@ -1,0 +1,191 @@
+package oficina.server.phonewindow;
+
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import oficina.core.handset.Key;
+import oficina.core.people.PersonId;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.handset.Handsets;
+import oficina.server.handset.Secrets;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import org.springframework.web.socket.CloseStatus;
+import org.springframework.web.socket.TextMessage;
+import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.socket.handler.TextWebSocketHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The line of simulated telephones. The first that one says is its secret; who says nothing, or
+ * nothing that is right, is hung up on. What takes time is done in threads of its own, of each
+ * telephone one after the other.
+ */
+@Component
+@ConditionalOnProperty("oficina.stand-ins")
+class PhoneSocket extends TextWebSocketHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(PhoneSocket.class);
+  private static final int LONGEST_MESSAGE = 24_000;
+  private static final int MOST_PHONES = 500;
+  private static final long PLUGGING_SECONDS = 10;
+  private static final long LONGEST_SILENCE_SECONDS = 10;
+
+  /** Tells a telephone that its secret is of no use. */
+  static final CloseStatus UNKNOWN = new CloseStatus(4003, "unknown telephone");
+
+  /** Tells it that another one with its identity has taken its place. */
+  static final CloseStatus REPLACED = new CloseStatus(4009, "replaced");
+
+  private final Handsets handsets;
+  private final Secrets secrets;
+  private final ExchangeLoop loop;
+  private final JsonMapper json;
+  private final MovableClock clock;
+  private final Map<String, PhoneWindow> phones = new ConcurrentHashMap<>();
+  private final ExecutorService work = Executors.newFixedThreadPool(2, PhoneSocket::named);
+  private final ScheduledExecutorService heart =
+      Executors.newSingleThreadScheduledExecutor(PhoneSocket::named);
+
+  PhoneSocket(
+      Handsets handsets, Secrets secrets, ExchangeLoop loop, JsonMapper json, MovableClock clock) {
+    this.clock = clock;
+    this.handsets = handsets;
+    this.secrets = secrets;
+    this.loop = loop;
+    this.json = json;
+    heart.scheduleWithFixedDelay(this::lookAfter, 2, 2, TimeUnit.SECONDS);
+  }
+
+  private static Thread named(Runnable task) {
+    Thread thread = new Thread(task, "phone-windows");
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  /**
+   * What a telephone says. One of these at a time.
+   *
+   * @param secret by which it shows who it is
+   * @param inPlaceOf with the secret: whether another one with this identity is to make room
+   * @param key kind of the key that is pressed
+   * @param number with the key: which of its kind
+   * @param sdp its sound, as WebRTC offers it
+   */
+  record Said(
+      @Nullable String secret,
+      @Nullable Boolean inPlaceOf,
+      @Nullable String key,
+      @Nullable Integer number,
+      @Nullable String sdp) {}
+
+  @Override
+  public void afterConnectionEstablished(WebSocketSession socket) {
+    if (phones.size() >= MOST_PHONES) {
+      PhoneWindow.close(socket, CloseStatus.SERVICE_OVERLOAD);
+      return;
+    }
+    socket.setTextMessageSizeLimit(LONGEST_MESSAGE);
+    PhoneWindow phone = new PhoneWindow(socket, json, clock);
+    phones.put(socket.getId(), phone);
+    heart.schedule(
+        () -> {
+          if (phone.owner == null) {
+            phone.close(UNKNOWN);
+          }
+        },
+        PLUGGING_SECONDS,
+        TimeUnit.SECONDS);
+  }
+
+  @Override
+  protected void handleTextMessage(WebSocketSession socket, TextMessage message) {
+    PhoneWindow phone = phones.get(socket.getId());
+    if (phone == null) {
+      return;
+    }
+    if (message.getPayloadLength() > LONGEST_MESSAGE || !phone.maySpeak()) {
+      phone.close(CloseStatus.POLICY_VIOLATION);
+      return;
+    }
+    try {
+      understand(phone, json.readValue(message.getPayload(), Said.class));
+    } catch (JacksonException e) {
+      phone.close(CloseStatus.BAD_DATA);
+    }
+  }
+
+  private void understand(PhoneWindow phone, Said said) {
+    if (said.secret() != null) {
+      work.execute(() -> plug(phone, said.secret(), Boolean.TRUE.equals(said.inPlaceOf())));
+    } else if (phone.owner != null && said.key() != null) {
+      Key key = Key.reported(said.key(), said.number() == null ? 0 : said.number());
+      if (key == null) {
+        phone.close(CloseStatus.BAD_DATA);
+      } else {
+        loop.post(() -> handsets.pressed(phone.owner, phone, key));
+      }
+    } else if (phone.owner != null && said.sdp() != null) {
+      work.execute(() -> hear(phone, said.sdp()));
+    }
+  }
+
+  private void plug(PhoneWindow phone, String secret, boolean inPlaceOf) {
+    PersonId owner = secrets.ownerOf(secret);
+    if (owner == null) {
+      phone.close(UNKNOWN);
+      return;
+    }
+    loop.post(
+        () -> {
+          if (!phones.containsValue(phone)) {
+            return; // hung up meanwhile
+          }
+          boolean reloaded = phones.values().stream().anyMatch(each -> secret.equals(each.secret));
+          if (handsets.plug(owner, phone, inPlaceOf || reloaded)) {
+            phone.secret = secret;
+            phone.owner = owner;
+          } else {
+            phone.send(Map.of("inUse", true));
+          }
+        });
+  }
+
+  private void hear(PhoneWindow phone, String sdp) {
+    try {
+      phone.send(Map.of("sdp", handsets.hears(phone.owner, phone, sdp)));
+    } catch (RuntimeException e) {
+      LOG.warn("The sound of a telephone could not be connected", e);
+      phone.close(CloseStatus.BAD_DATA);
+    }
+  }
+
+  @Override
+  public void afterConnectionClosed(WebSocketSession socket, CloseStatus status) {
+    PhoneWindow phone = phones.remove(socket.getId());
+    if (phone != null) {
+      loop.post(
+          () -> {
+            if (phone.owner != null) {
+              handsets.unplug(phone.owner, phone);
+            }
+          });
+    }
+  }
+
+  /** One whose network is gone says nothing any more, and is as good as unplugged. */
+  private void lookAfter() {
+    for (PhoneWindow phone : phones.values()) {
+      if (phone.silentSeconds() >= LONGEST_SILENCE_SECONDS) {
+        phone.close(CloseStatus.SESSION_NOT_RELIABLE);
+      }
+    }
+  }
+}

@@ -1,0 +1,110 @@
+package oficina.server.phonewindow;
+
+import jakarta.websocket.Session;
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Map;
+import java.util.Queue;
+import oficina.core.handset.Panel;
+import oficina.core.people.PersonId;
+import oficina.server.handset.Handset;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.socket.CloseStatus;
+import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.socket.adapter.NativeWebSocketSession;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * One simulated telephone at the end of its line. Sends one thing after the other, never waiting.
+ */
+final class PhoneWindow implements Handset {
+  /** What a window that takes nothing in may have outstanding. */
+  private static final int MOST_WAITING = 200;
+
+  private static final int KEYS_PER_SECOND = 40;
+
+  private final WebSocketSession socket;
+  private final Session line;
+  private final JsonMapper json;
+  private final MovableClock clock;
+  private final Queue<String> waiting = new ArrayDeque<>();
+  private boolean sending;
+  private volatile long heardAt = System.nanoTime();
+  private long second;
+  private int said;
+
+  /** By which it has shown who it is; the same again when its window is reloaded. */
+  volatile @Nullable String secret;
+
+  /** Whose telephone it is; null before it has shown its secret. */
+  volatile @Nullable PersonId owner;
+
+  PhoneWindow(WebSocketSession socket, JsonMapper json, MovableClock clock) {
+    this.socket = socket;
+    this.line = ((NativeWebSocketSession) socket).getNativeSession(Session.class);
+    this.json = json;
+    this.clock = clock;
+  }
+
+  @Override
+  public void show(Panel panel) {
+    send(Map.of("panel", panel, "now", clock.instant()));
+  }
+
+  @Override
+  public void replaced() {
+    close(PhoneSocket.REPLACED);
+  }
+
+  /** Whether it says no more than fingers can press. */
+  boolean maySpeak() {
+    heardAt = System.nanoTime();
+    long now = heardAt / 1_000_000_000;
+    if (now != second) {
+      second = now;
+      said = 0;
+    }
+    return ++said <= KEYS_PER_SECOND;
+  }
+
+  long silentSeconds() {
+    return (System.nanoTime() - heardAt) / 1_000_000_000;
+  }
+
+  synchronized void send(Map<String, ?> message) {
+    waiting.add(json.writeValueAsString(message));
+    if (waiting.size() > MOST_WAITING) {
+      close(CloseStatus.SESSION_NOT_RELIABLE);
+    } else if (!sending) {
+      next();
+    }
+  }
+
+  private synchronized void next() {
+    String message = waiting.poll();
+    sending = message != null;
+    if (sending) {
+      line.getAsyncRemote()
+          .sendText(
+              message,
+              result -> {
+                if (result.isOK()) {
+                  next();
+                }
+              });
+    }
+  }
+
+  void close(CloseStatus why) {
+    close(socket, why);
+  }
+
+  static void close(WebSocketSession socket, CloseStatus why) {
+    try {
+      socket.close(why);
+    } catch (IOException | IllegalStateException e) {
+      // It is gone already.
+    }
+  }
+}
