@@ -4,7 +4,6 @@ import { line } from '../live/line';
 
 const KEY = 'oficina-phone';
 const UNKNOWN = 4003;
-const REPLACED = 4009;
 const PAUSES_MS = [200, 500, 1000, 2000, 3000];
 /** Often enough for the office to notice within ten seconds that the network is gone. */
 const HEARTBEAT_MS = 3_000;
@@ -24,6 +23,7 @@ interface Told {
   panel?: Panel;
   now?: string;
   inUse?: boolean;
+  replaced?: boolean;
   sdp?: string;
 }
 
@@ -78,6 +78,13 @@ export class PhoneLine {
     if (told.inUse) {
       usePhone.setState({ plug: 'inUse' });
     }
+    if (told.replaced) {
+      usePhone.setState({ plug: 'replaced' });
+      const old = this.socket;
+      this.socket = undefined;
+      clearInterval(this.heart);
+      old?.close();
+    }
     if (told.panel) {
       const first = usePhone.getState().plug !== 'plugged';
       this.tries = 0;
@@ -98,8 +105,8 @@ export class PhoneLine {
     if (this.ended) {
       return;
     }
-    if (code === UNKNOWN || code === REPLACED) {
-      usePhone.setState({ plug: code === UNKNOWN ? 'unknown' : 'replaced' });
+    if (code === UNKNOWN) {
+      usePhone.setState({ plug: 'unknown' });
       return;
     }
     usePhone.setState({ plug: 'lost' });

@@ -47,6 +47,7 @@ public final class Main {
     double[] times = ClickToScreen.measure(server.address(), CALLS);
     row("click to the other screen, p50 of " + CALLS, "%.1f ms", times[CALLS / 2]);
     row("click to the other screen, p95 (aim 50 ms)", "%.1f ms", times[CALLS * 95 / 100]);
+    KeyToScreen.measure(server);
     Transfers.measure(server);
     LongCall.measure(server);
     CardIndex.measure(server);

@@ -115,6 +115,11 @@ class AccessibilityTest {
     ines.page.getByText("Callers with a tone of their own").waitFor();
     check(ines.page, "sound");
     ines.press("Escape");
+    DeskPhone phone = DeskPhone.of(ines);
+    phone.page.setViewportSize(ines.page.viewportSize().width, ines.page.viewportSize().height);
+    phone.type("2323").shows("Adaeze Moor");
+    check(phone.page, "desk phone");
+    phone.page.close();
     if (whole(ines.page)) {
       recordings(ines);
     }

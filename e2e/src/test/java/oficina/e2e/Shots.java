@@ -140,6 +140,24 @@ class Shots {
     ines.button("Greetings").click();
     assertThat(ines.button("Set it")).isVisible();
     take(ines.page, "greetings");
+    ines.press("Escape");
+    deskPhone(tomasz, adaeze, ines);
+  }
+
+  private void deskPhone(Desk owner, Desk first, Desk second) {
+    DeskPhone phone = DeskPhone.of(owner);
+    phone.page.setViewportSize(760, 560);
+    first.dial("221");
+    phone.shows("Adaeze Moor calls").press("Speaker").shows("Adaeze Moor");
+    first.sees("Tomasz Brill", "talking");
+    browsers.pass(Duration.ofSeconds(48));
+    second.open("Desk");
+    second.dial("221");
+    phone.shows("Ines Calloway calls");
+    take(phone.page, "desk-phone");
+    phone.press("Decline").showsNo("Ines Calloway").press("Transfer").type("83").press("Down");
+    // Beside the booklet, of which alone it is a part.
+    take(phone.page, "../desk-phone-transfer");
   }
 
   /** The machine writes down one after the other, and slowly, where it has other things to do. */

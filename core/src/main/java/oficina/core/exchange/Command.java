@@ -127,6 +127,13 @@ public sealed interface Command {
     PersonId person();
   }
 
+  /** What is done at a device of the person. */
+  sealed interface AtDevice extends Command {
+    PersonId person();
+
+    DeviceId device();
+  }
+
   /** Reported by the public network for a call that it carries. */
   sealed interface ByNetwork extends Command {
     CallId call();
@@ -152,7 +159,7 @@ public sealed interface Command {
       @Nullable CallerIdChoice callerId,
       @Nullable GroupId line,
       @Nullable PersonId behalf)
-      implements ByPerson {
+      implements ByPerson, AtDevice {
 
     /** On one's own line, in one's own name. */
     public MakeCall(
@@ -171,7 +178,7 @@ public sealed interface Command {
   }
 
   /** Answer call. */
-  record Answer(CallId call, PersonId person, DeviceId device) implements ByPerson {
+  record Answer(CallId call, PersonId person, DeviceId device) implements ByPerson, AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -245,7 +252,7 @@ public sealed interface Command {
   }
 
   /** Take back a call that was sent on, as long as nobody has answered it. */
-  record PullBack(CallId call, PersonId person, DeviceId device) implements ByPerson {
+  record PullBack(CallId call, PersonId person, DeviceId device) implements ByPerson, AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -273,7 +280,7 @@ public sealed interface Command {
       DeviceId device,
       Dialled to,
       @Nullable CallerIdChoice callerId)
-      implements ByPerson {
+      implements ByPerson, AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -304,7 +311,7 @@ public sealed interface Command {
    * @param aside identity of the new call
    */
   record TakeAside(CallId call, PersonId person, int leg, CallId aside, DeviceId device)
-      implements ByPerson {
+      implements ByPerson, AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -359,7 +366,7 @@ public sealed interface Command {
    */
   record TakeParked(
       @Nullable CallId call, PersonId person, DeviceId device, String slot, boolean evenForOthers)
-      implements Command {
+      implements AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -367,7 +374,7 @@ public sealed interface Command {
   }
 
   /** Go on with a call on another of one's own devices. */
-  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson {
+  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson, AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -403,7 +410,7 @@ public sealed interface Command {
    *
    * @param from at whom it rings; null for one's pickup group
    */
-  record PickUp(PersonId person, DeviceId device, @Nullable PersonId from) implements Command {
+  record PickUp(PersonId person, DeviceId device, @Nullable PersonId from) implements AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -414,7 +421,7 @@ public sealed interface Command {
    * Answer, or go on with, a call that rings at somebody or is held by them for whom one acts, or
    * who has it in one's own name.
    */
-  record TakeOver(CallId call, PersonId person, DeviceId device) implements Command {
+  record TakeOver(CallId call, PersonId person, DeviceId device) implements AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -441,7 +448,7 @@ public sealed interface Command {
   }
 
   /** Speak with a caller who is leaving a message for oneself, or for a group of one's own. */
-  record TakeFromMailbox(CallId call, PersonId person, DeviceId device) implements Command {
+  record TakeFromMailbox(CallId call, PersonId person, DeviceId device) implements AtDevice {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -27,7 +27,7 @@ record Devices(Draft draft) {
     if (!draft.state.devices(c.person()).contains(there)) {
       draft.emit(
           new ExchangeEvent.DeviceCame(c.person(), c.device(), draft.now, c.kind(), c.attended()));
-      lookAfterCalls(c.person());
+      lookAfterCalls(c.person(), c.device());
     }
     return null;
   }
@@ -66,28 +66,34 @@ record Devices(Draft draft) {
 
   private void goes(PersonId person, DeviceId device) {
     draft.emit(new ExchangeEvent.DeviceWent(person, device, draft.now));
-    lookAfterCalls(person);
+    lookAfterCalls(person, device);
   }
 
   /**
-   * A call in hand is attended as long as the device is there on which it is: at no other one can
-   * it be heard. Until it is moved to another one the other end hears music, and after a time it is
-   * given up.
+   * A call in hand is attended by the device on which it is, and by no other one: nowhere else can
+   * it be heard. When that goes, the other end hears music until the call is moved to another one
+   * or the device is back, and after a time it is given up. Of a device that was never told of, as
+   * of a program that asks for services, the exchange believes that it is there as long as somebody
+   * is known to be at any other.
+   *
+   * @param changed the device that has come, gone or been given a call
    */
-  void lookAfterCalls(PersonId person) {
+  void lookAfterCalls(PersonId person, DeviceId changed) {
+    List<Device> there = draft.state.devices(person);
+    boolean somebody = there.stream().anyMatch(Device::attended);
     for (CallId id : draft.state.inHand(person)) {
       Connection mine = draft.call(id).of(person);
-      if (mine != null && mine.answered() && mine.attended() != isAttended(mine, person)) {
+      if (mine == null || !mine.answered()) {
+        continue;
+      }
+      boolean here = there.stream().anyMatch(device -> device.id().equals(mine.device()));
+      boolean went = !here && (changed.equals(mine.device()) || !somebody);
+      if (mine.attended() ? went : here) {
         Instant lostAt =
             mine.attended() ? draft.now.plus(draft.settings().times().unattended()) : null;
         draft.emit(new ExchangeEvent.Unattended(id, draft.now, mine.leg(), lostAt));
       }
     }
-  }
-
-  private boolean isAttended(Connection mine, PersonId person) {
-    return draft.state.devices(person).stream()
-        .anyMatch(device -> device.id().equals(mine.device()));
   }
 
   /**

@@ -47,7 +47,9 @@ record Handling(Draft draft) {
     Refusal refusal = mayMove(mine);
     if (refusal == null && !device.equals(mine.device())) {
       draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), device));
-      new Devices(draft).lookAfterCalls(mine.party().employee());
+      if (!mine.attended()) { // whoever moves it is there
+        draft.emit(new ExchangeEvent.Unattended(call.id(), draft.now, mine.leg(), null));
+      }
     }
     return refusal;
   }

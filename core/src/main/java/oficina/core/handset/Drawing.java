@@ -205,9 +205,9 @@ final class Drawing {
   }
 
   private Panel.Ring ring() {
-    Call ringing = hand.ringing();
+    Call ringing = hand.loud();
     Instant rings = phone.rings();
-    if (rings == null || rings.isAfter(now) || ringing.of(hand.me()).silenced()) {
+    if (rings == null || rings.isAfter(now)) {
       return Panel.Ring.NOT;
     }
     if (hand.active() != null || phone.path != Panel.Path.NONE) {

@@ -46,6 +46,14 @@ record Hand(Surroundings around, DeviceId device) {
     return calls().stream().filter(each -> each.of(me()).rings()).findFirst().orElse(null);
   }
 
+  /** The same, but for those whose ringing has been silenced. */
+  @Nullable Call loud() {
+    return calls().stream()
+        .filter(each -> each.of(me()).rings() && !each.of(me()).silenced())
+        .findFirst()
+        .orElse(null);
+  }
+
   /** The one in which the holder is not held, wherever they speak. */
   @Nullable Call active() {
     return calls().stream()

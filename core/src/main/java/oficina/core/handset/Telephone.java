@@ -74,7 +74,7 @@ public final class Telephone {
 
   /** When it begins to ring for what rings; null for never, or when nothing does. */
   @Nullable Instant rings() {
-    Call ringing = hand.ringing();
+    Call ringing = hand.loud();
     Duration after = hand.around().ringsAfter();
     return ringing == null || after == null ? null : ringing.of(hand.me()).since().plus(after);
   }
@@ -200,7 +200,7 @@ public final class Telephone {
     told = null;
     return switch (key.kind()) {
       case OFF_HOOK -> offHook(now);
-      case ON_HOOK -> onHook();
+      case ON_HOOK -> onHook(now);
       case SPEAKER -> handsFree(Panel.Path.SPEAKER, now);
       case HEADSET -> handsFree(Panel.Path.HEADSET, now);
       case DIGIT -> digit(key.digit(), now);
@@ -208,7 +208,7 @@ public final class Telephone {
       case LINE -> line(key.number(), now);
       case MUTE -> toggle(Service.MUTE, Service.UNMUTE);
       case HOLD -> toggle(Service.HOLD, Service.RETRIEVE);
-      case END -> end();
+      case END -> end(now);
       case REDIAL -> List.of(new Effect.Look(Effect.Kind.REDIAL));
       case HISTORY -> List.of(new Effect.Look(Effect.Kind.HISTORY));
       case MISSED -> List.of(new Effect.Look(Effect.Kind.MISSED));
@@ -246,17 +246,18 @@ public final class Telephone {
     return List.of();
   }
 
-  private List<Effect> onHook() {
+  private List<Effect> onHook(Instant now) {
     lifted = false;
     if (path != Panel.Path.HANDSET) {
       return List.of();
     }
-    return quiet();
+    return quiet(now);
   }
 
-  private List<Effect> quiet() {
-    path = Panel.Path.NONE;
-    idleSince = null;
+  /** Quiet again, but for the handset while that is off the hook. */
+  private List<Effect> quiet(Instant now) {
+    path = lifted ? Panel.Path.HANDSET : Panel.Path.NONE;
+    idleSince = lifted ? now : null;
     entry = null;
     Call active = hand.activeHere();
     return active == null ? List.of() : ask(services.hangUp(active));
@@ -273,7 +274,7 @@ public final class Telephone {
       path = Panel.Path.HANDSET;
       return List.of();
     }
-    return quiet();
+    return quiet(now);
   }
 
   private List<Effect> digit(char digit, Instant now) {
@@ -314,16 +315,16 @@ public final class Telephone {
     return calls;
   }
 
-  private List<Effect> end() {
+  private List<Effect> end(Instant now) {
     if (entry != null || listing != null) {
       boolean waiting = entry != null && entry.purpose() == Purpose.CALL;
       entry = null;
       listing = null;
-      return waiting && hand.activeHere() == null ? quiet() : List.of();
+      return waiting && hand.activeHere() == null ? quiet(now) : List.of();
     }
     Call call = focus();
     if (call == null) {
-      return quiet();
+      return quiet(now);
     }
     boolean held = call.of(hand.me()).state() == ConnectionState.HOLD;
     if (call.of(hand.me()).rings()) {
@@ -466,10 +467,10 @@ public final class Telephone {
 
   private List<Effect> soft(int number, Instant now) {
     List<SoftKey> keys = softKeys();
-    if (number >= keys.size()) {
+    SoftKey key = number < keys.size() ? keys.get(number) : SoftKey.NONE;
+    if (key == SoftKey.NONE) {
       return List.of();
     }
-    SoftKey key = keys.get(number);
     Call call = focus();
     if (key.service() != null && call != null) {
       Command command = services.command(call, key.service());
@@ -495,7 +496,7 @@ public final class Telephone {
   private List<Effect> own(SoftKey key, Instant now) {
     switch (key) {
       case BACK -> {
-        return end();
+        return end(now);
       }
       case CORRECT -> entry = entry.corrected(now);
       case PICK_UP -> {

@@ -28,6 +28,7 @@ import oficina.core.state.Call;
 import oficina.core.state.CallBack;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
+import oficina.core.state.Device;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
@@ -49,12 +50,7 @@ final class Play {
       hangUp(person(step));
       hangUp(TestOffice.EVERYBODY.get(step.which() % 6));
     } else if (step.what() == Step.What.COME_OR_GO) {
-      PersonId person = person(step);
-      if (scene.exchange.state().devices(person).isEmpty()) {
-        scene.comes(person);
-      } else {
-        scene.goes(person);
-      }
+      comesOrGoes(step);
     } else if (step.what() == Step.What.DECIDE) {
       // Now and then everybody decides something else, and at times nothing, while calls go on.
       boolean nothing = step.amount() > 11;
@@ -71,6 +67,29 @@ final class Play {
       scene.run(command);
     }
     check();
+  }
+
+  /** Windows, and telephones that are plugged in, unplugged and lent. */
+  private void comesOrGoes(Step step) {
+    PersonId person = person(step);
+    ExchangeState state = scene.exchange.state();
+    DeviceId phone = new DeviceId("phone-" + step.which() % 3);
+    PersonId holder =
+        TestOffice.EVERYBODY.stream()
+            .filter(each -> state.devices(each).stream().anyMatch(d -> d.id().equals(phone)))
+            .findFirst()
+            .orElse(null);
+    if (step.amount() < 6 && holder != null) {
+      scene.run(new Command.LendDevice(phone, holder, person));
+    } else if (step.amount() < 9 && holder != null) {
+      scene.run(new Command.DeviceGoes(holder, phone));
+    } else if (step.amount() < 9) {
+      scene.run(new Command.DeviceComes(person, phone, Device.Kind.TELEPHONE, true));
+    } else if (state.devices(person).stream().noneMatch(d -> d.id().equals(Scene.WINDOW))) {
+      scene.comes(person);
+    } else {
+      scene.goes(person);
+    }
   }
 
   private Command command(Step step) {
@@ -131,7 +150,11 @@ final class Play {
               slot(step),
               step.which() % 2 == 0);
       case DIAL_SLOT -> make(person, slot(step));
-      case MOVE_HERE -> new Command.MoveHere(call, person, new DeviceId("window-2"));
+      case MOVE_HERE ->
+          new Command.MoveHere(
+              call,
+              person,
+              new DeviceId(step.amount() % 2 == 0 ? "window-2" : "phone-" + step.which() % 3));
       case TAKE_ASIDE ->
           new Command.TakeAside(call, person, leg(step), scene.nextId(), Scene.WINDOW);
       case MUTE_MEMBER -> new Command.MuteMember(call, person, leg(step), step.amount() % 2 == 0);
@@ -364,6 +387,9 @@ final class Play {
       checkOffers(person);
       checkActedFor(person);
     }
+    assertThat(TestOffice.EVERYBODY.stream().flatMap(this::telephones))
+        .as("a telephone is one person's at a time")
+        .doesNotHaveDuplicates();
     int lines = 0;
     Set<String> slots = new HashSet<>();
     for (Call call : scene.exchange.state().calls()) {
@@ -403,6 +429,12 @@ final class Play {
         }
       }
     }
+  }
+
+  private Stream<DeviceId> telephones(PersonId person) {
+    return scene.exchange.state().devices(person).stream()
+        .filter(device -> device.kind() == Device.Kind.TELEPHONE)
+        .map(Device::id);
   }
 
   /** Rule 8, for what delegates are offered; and nobody sees a call twice, or one of their own. */

@@ -69,7 +69,7 @@ final class Desk implements Surroundings {
     return press(new Key(Key.Kind.SOFT, soft.indexOf(key)));
   }
 
-  private Desk press(Key key) {
+  Desk press(Key key) {
     phone.follow(scene.now());
     carryOut(phone.pressed(key, scene.now()));
     return this;

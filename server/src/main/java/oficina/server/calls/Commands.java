@@ -23,10 +23,12 @@ public class Commands {
 
   private final ExchangeLoop loop;
   private final OfficeData office;
+  private final DeviceGuard guard;
 
-  Commands(ExchangeLoop loop, OfficeData office) {
+  Commands(ExchangeLoop loop, OfficeData office, DeviceGuard guard) {
     this.loop = loop;
     this.office = office;
+    this.guard = guard;
   }
 
   /**
@@ -35,6 +37,9 @@ public class Commands {
    * @throws Problem when the exchange refuses it
    */
   public void carryOut(Command command) {
+    if (command instanceof Command.AtDevice at && !guard.mayUse(at.person(), at.device())) {
+      throw new Problem(HttpStatus.CONFLICT, Reason.NO_SUCH_DEVICE.name());
+    }
     if (await(loop.submit(command)) instanceof Refusal refusal) {
       throw problem(refusal);
     }

@@ -41,9 +41,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Handsets implements ExchangeListener {
-  /** How the exchange names them, with the owner behind it. */
-  static final String DEVICE = "phone-";
-
   /** How long one may be away with no call, as during a restart of it, before it counts as gone. */
   private static final Duration GRACE = Duration.ofSeconds(5);
 
@@ -149,7 +146,7 @@ public class Handsets implements ExchangeListener {
 
   private void goes(Plugged gone) {
     if (!plugged.containsKey(gone.owner)) {
-      loop.run(new Command.DeviceGoes(gone.holder, gone.device()));
+      loop.run(new Command.DeviceGoes(loans.holder(gone.owner), gone.device()));
     }
   }
 
@@ -415,7 +412,7 @@ public class Handsets implements ExchangeListener {
   public void takenUp(ExchangeState state) {
     for (PersonId person : state.reachable()) {
       for (Device device : state.devices(person)) {
-        if (device.id().value().startsWith(DEVICE)) {
+        if (Plugged.ownerOf(device.id()) != null) {
           loop.later(AFTER_A_RESTART, () -> goneSince(person, device.id()));
         }
       }

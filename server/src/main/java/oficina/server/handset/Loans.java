@@ -5,14 +5,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
+import oficina.core.call.DeviceId;
 import oficina.core.people.PersonId;
+import oficina.server.calls.DeviceGuard;
 import oficina.server.handset.PhoneStore.Loan;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Whose each telephone is now, by the owner of the telephone. */
 @Component
-class Loans {
+class Loans implements DeviceGuard {
   private final PhoneStore store;
   private final Map<PersonId, Loan> loans;
 
@@ -24,6 +26,13 @@ class Loans {
   PersonId holder(PersonId owner) {
     Loan loan = loans.get(owner);
     return loan == null ? owner : loan.to();
+  }
+
+  /** Nobody drives a telephone that is not theirs now. */
+  @Override
+  public boolean mayUse(PersonId person, DeviceId device) {
+    PersonId owner = Plugged.ownerOf(device);
+    return owner == null || holder(owner).equals(person);
   }
 
   /** How it is lent; null when it is not. */

@@ -41,9 +41,6 @@ class PhoneSocket extends TextWebSocketHandler {
   /** Tells a telephone that its secret is of no use. */
   static final CloseStatus UNKNOWN = new CloseStatus(4003, "unknown telephone");
 
-  /** Tells it that another one with its identity has taken its place. */
-  static final CloseStatus REPLACED = new CloseStatus(4009, "replaced");
-
   private final Handsets handsets;
   private final Secrets secrets;
   private final ExchangeLoop loop;
@@ -97,7 +94,7 @@ class PhoneSocket extends TextWebSocketHandler {
     phones.put(socket.getId(), phone);
     heart.schedule(
         () -> {
-          if (phone.owner == null) {
+          if (phone.owner() == null) {
             phone.close(UNKNOWN);
           }
         },
@@ -125,14 +122,14 @@ class PhoneSocket extends TextWebSocketHandler {
   private void understand(PhoneWindow phone, Said said) {
     if (said.secret() != null) {
       work.execute(() -> plug(phone, said.secret(), Boolean.TRUE.equals(said.inPlaceOf())));
-    } else if (phone.owner != null && said.key() != null) {
+    } else if (phone.owner() != null && said.key() != null) {
       Key key = Key.reported(said.key(), said.number() == null ? 0 : said.number());
       if (key == null) {
         phone.close(CloseStatus.BAD_DATA);
       } else {
-        loop.post(() -> handsets.pressed(phone.owner, phone, key));
+        loop.post(() -> handsets.pressed(phone.owner(), phone, key));
       }
-    } else if (phone.owner != null && said.sdp() != null) {
+    } else if (phone.owner() != null && said.sdp() != null) {
       work.execute(() -> hear(phone, said.sdp()));
     }
   }
@@ -148,11 +145,11 @@ class PhoneSocket extends TextWebSocketHandler {
           if (!phones.containsValue(phone)) {
             return; // hung up meanwhile
           }
-          boolean reloaded = phones.values().stream().anyMatch(each -> secret.equals(each.secret));
-          if (handsets.plug(owner, phone, inPlaceOf || reloaded)) {
-            phone.secret = secret;
-            phone.owner = owner;
-          } else {
+          boolean reloaded =
+              phones.values().stream().anyMatch(each -> secret.equals(each.secret()));
+          phone.isOf(owner, secret); // before it is told anything: keys may follow at once
+          if (!handsets.plug(owner, phone, inPlaceOf || reloaded)) {
+            phone.isOf(null, null);
             phone.send(Map.of("inUse", true));
           }
         });
@@ -160,7 +157,7 @@ class PhoneSocket extends TextWebSocketHandler {
 
   private void hear(PhoneWindow phone, String sdp) {
     try {
-      phone.send(Map.of("sdp", handsets.hears(phone.owner, phone, sdp)));
+      phone.send(Map.of("sdp", handsets.hears(phone.owner(), phone, sdp)));
     } catch (RuntimeException e) {
       LOG.warn("The sound of a telephone could not be connected", e);
       phone.close(CloseStatus.BAD_DATA);
@@ -173,8 +170,8 @@ class PhoneSocket extends TextWebSocketHandler {
     if (phone != null) {
       loop.post(
           () -> {
-            if (phone.owner != null) {
-              handsets.unplug(phone.owner, phone);
+            if (phone.owner() != null) {
+              handsets.unplug(phone.owner(), phone);
             }
           });
     }

@@ -34,11 +34,8 @@ final class PhoneWindow implements Handset {
   private long second;
   private int said;
 
-  /** By which it has shown who it is; the same again when its window is reloaded. */
-  volatile @Nullable String secret;
-
-  /** Whose telephone it is; null before it has shown its secret. */
-  volatile @Nullable PersonId owner;
+  private volatile @Nullable PersonId owner;
+  private volatile @Nullable String secret;
 
   PhoneWindow(WebSocketSession socket, JsonMapper json, MovableClock clock) {
     this.socket = socket;
@@ -52,9 +49,26 @@ final class PhoneWindow implements Handset {
     send(Map.of("panel", panel, "now", clock.instant()));
   }
 
+  /** It hangs up by itself: a line that is closed while something is sent may say no reason. */
   @Override
   public void replaced() {
-    close(PhoneSocket.REPLACED);
+    send(Map.of("replaced", true));
+  }
+
+  /** It has shown whose telephone it is; nobody's when there is another one. */
+  void isOf(@Nullable PersonId whose, @Nullable String by) {
+    owner = whose;
+    secret = by;
+  }
+
+  /** Whose telephone it is; null before it has shown its secret. */
+  @Nullable PersonId owner() {
+    return owner;
+  }
+
+  /** By which it has shown that; the same again when its window is reloaded. */
+  @Nullable String secret() {
+    return secret;
   }
 
   /** Whether it says no more than fingers can press. */
