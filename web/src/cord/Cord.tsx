@@ -24,10 +24,12 @@ export function LiveCord(props: Omit<Props, 'now'>) {
 export function Cord({ course, now, earlier = 0, words = false, whole = false }: Props) {
   const { t } = useTranslation();
   const { all, length } = stretches(course, now);
-  const word = ({ segment }: Stretch) =>
+  const said = (segment: SegmentView) =>
     segment.mine || !['TALKING', 'CONFERENCE'].includes(segment.kind)
       ? t(`cord.${segment.kind}`, { who: segment.who.join(', ') })
       : t('cord.others', { who: segment.who.join(', ') });
+  const word = ({ segment, moved }: Stretch) =>
+    moved ? t('cord.moved', { word: said(segment) }) : said(segment);
 
   return (
     <div
@@ -62,7 +64,7 @@ export function Cord({ course, now, earlier = 0, words = false, whole = false }:
   );
 }
 
-function look({ segment, open }: Stretch): string {
+function look({ segment, open, moved }: Stretch): string {
   const past = open ? '' : 'cord-past';
-  return `cord-${segment.kind} ${segment.mine ? past : 'cord-others'}`;
+  return `cord-${segment.kind} ${segment.mine ? past : 'cord-others'} ${moved ? 'cord-moved' : ''}`;
 }

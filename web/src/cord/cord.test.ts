@@ -21,3 +21,10 @@ test('no stretch vanishes and no cord is longer than its row', () => {
   expect(all[0]?.width).toBe(1.5);
   expect(length).toBe(100);
 });
+
+test('what goes on at another device is marked, and nothing else', () => {
+  const talking = { ...course[1], to: at(30) } as SegmentView;
+  const moved = [course[0] as SegmentView, talking, { ...talking, from: at(30), to: undefined }];
+  const { all } = stretches(moved, Date.parse(at(40)));
+  expect(all.map((each) => each.moved)).toEqual([false, false, true]);
+});

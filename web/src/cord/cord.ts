@@ -8,6 +8,8 @@ export interface Stretch {
   /** Share of the whole, in percent. */
   width: number;
   open: boolean;
+  /** Whether the same goes on as before it, with somebody at another device of theirs. */
+  moved: boolean;
 }
 
 /** A cord as long as this takes the whole width; a shorter one grows towards it. */
@@ -24,8 +26,9 @@ export const ROOM_FOR_WORDS = 13;
 
 /** The stretches of a course with their widths, and how much of the row they take together. */
 export function stretches(course: SegmentView[], now: number): { all: Stretch[]; length: number } {
-  const timed = course.map((segment) => ({
+  const timed = course.map((segment, i) => ({
     segment,
+    moved: i > 0 && alike(segment, course[i - 1] as SegmentView),
     open: !segment.to,
     lasted: Math.max(0, (segment.to ? Date.parse(segment.to) : now) - Date.parse(segment.from)),
   }));
@@ -36,6 +39,10 @@ export function stretches(course: SegmentView[], now: number): { all: Stretch[];
     width: Math.max(NARROWEST, total === 0 ? 100 : (100 * each.lasted) / total),
   }));
   return { all, length };
+}
+
+function alike(one: SegmentView, other: SegmentView): boolean {
+  return one.kind === other.kind && one.who.join() === other.who.join() && one.mine === other.mine;
 }
 
 /** The whole course in words, for those who do not see it. */

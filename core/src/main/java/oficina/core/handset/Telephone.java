@@ -126,7 +126,13 @@ public final class Telephone {
 
   /** The exchange refused what was asked. */
   public void refused(Refusal refusal, Instant now) {
-    tell(refusal.reason().name(), refusal.about(), now);
+    boolean number = refusal.reason() == Refusal.Reason.NOT_CALLABLE;
+    String code = refusal.reason().name();
+    tell(number ? code + "_" + refusal.about().get("why") : code, refusal.about(), now);
+    if (path != Panel.Path.NONE && hand.activeHere() == null) {
+      path = lifted ? Panel.Path.HANDSET : Panel.Path.NONE;
+      idleSince = lifted ? now : null;
+    }
   }
 
   /** Shows something for a while. */
@@ -286,7 +292,7 @@ public final class Telephone {
       return List.of();
     }
     if (entry != null && digit == '#' && entry.purpose() == Purpose.CALL) {
-      return call(meant(), null);
+      return meant().isEmpty() ? List.of() : call(meant(), null);
     }
     listing = null;
     idleSince = null;

@@ -33,6 +33,14 @@ public final class CallCourse {
     open = now;
   }
 
+  /** The same goes on, but somebody at another device of theirs: a stretch of its own. */
+  void goesOnElsewhere(Instant at) {
+    if (open != null && at.isAfter(open.from())) {
+      closed.add(open.until(at));
+      open = new Segment(open.kind(), open.who(), at, null);
+    }
+  }
+
   /** The stretches so far, the one that lasts with an open end. */
   public List<Segment> segments() {
     List<Segment> all = new ArrayList<>(closed);

@@ -27,6 +27,7 @@ import oficina.core.state.ExchangeEvent.Established;
 import oficina.core.state.ExchangeEvent.Failed;
 import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Merged;
+import oficina.core.state.ExchangeEvent.Moved;
 import oficina.core.state.ExchangeEvent.Originated;
 import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.ExchangeEvent.Routed;
@@ -158,6 +159,12 @@ public final class CallRecord {
       if (after.leg(e.leg()).answered()) {
         spoken(parties.get(e.leg()), e.at());
       }
+      return List.of();
+    }
+
+    @Override
+    public List<Part> of(Moved e) {
+      course.goesOnElsewhere(e.at());
       return List.of();
     }
 

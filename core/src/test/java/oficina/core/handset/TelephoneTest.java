@@ -13,6 +13,7 @@ import oficina.core.call.CallId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
 import oficina.core.handset.Key.Kind;
+import oficina.core.history.Segment;
 import oficina.core.people.Status;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Listening;
@@ -240,6 +241,19 @@ class TelephoneTest {
   }
 
   @Test
+  void a_call_that_was_moved_is_one_entry_and_its_cord_shows_where_it_went_on() {
+    CallId call = scene.call(TOMASZ, "201");
+    desk.press(Kind.OFF_HOOK).wait(10);
+    scene.run(new Command.MoveHere(call, INES, Scene.WINDOW));
+    desk.wait(20);
+    scene.clear(call, TOMASZ);
+    assertThat(scene.course(call))
+        .extracting(Segment::kind)
+        .endsWith(Segment.Kind.TALKING, Segment.Kind.TALKING);
+    assertThat(scene.entry(call, INES).talked()).isEqualTo(Duration.ofSeconds(30));
+  }
+
+  @Test
   void do_not_disturb_forwarding_and_the_keys_themselves() {
     desk.soft(SoftKey.DISTURB_NOT);
     assertThat(scene.exchange.state().status(INES).kind()).isEqualTo(Status.Kind.DO_NOT_DISTURB);
@@ -273,6 +287,9 @@ class TelephoneTest {
     assertThat(desk.shows()).first().isEqualTo("TOLD_NOTHING_RINGS");
     desk.wait(7);
     assertThat(desk.shows()).doesNotContain("TOLD_NOTHING_RINGS");
+    desk.type("0#");
+    assertThat(desk.shows()).first().asString().startsWith("TOLD_NOT_CALLABLE_");
+    assertThat(desk.sounds().path()).as("quiet again").isEqualTo(Panel.Path.NONE);
   }
 
   @Test

@@ -98,7 +98,10 @@ final class PhoneWindow implements Handset {
   private synchronized void next() {
     String message = waiting.poll();
     sending = message != null;
-    if (sending) {
+    if (!sending) {
+      return;
+    }
+    try {
       line.getAsyncRemote()
           .sendText(
               message,
@@ -107,6 +110,8 @@ final class PhoneWindow implements Handset {
                   next();
                 }
               });
+    } catch (IllegalStateException hungUp) {
+      waiting.clear(); // whoever listens for it is told that it is gone
     }
   }
 
