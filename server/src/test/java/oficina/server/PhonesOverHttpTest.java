@@ -2,6 +2,9 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -114,6 +117,22 @@ class PhonesOverHttpTest {
     assertThat(mine.get("phones").get(0).get("name").asString()).startsWith("Nell");
     assertThat(joss.delete("/api/devices/borrowed/" + id("Nell")).status()).isEqualTo(204);
     nells.hears("\"lent\":false");
+  }
+
+  @Test
+  void a_telephone_that_is_lent_until_a_time_is_given_back_by_itself() {
+    TestPhone nells = plug(joss, "Nell");
+    ZoneId zone = TestServer.get().bean(OfficeData.class).now().identity().zone();
+    LocalDateTime now = LocalDateTime.ofInstant(TestServer.get().clock().instant(), zone);
+    String borrow = "/api/devices/borrowed/" + id("Nell");
+    assertThat(joss.post(borrow, Map.of("until", now.minusMinutes(1).toString())).code())
+        .isEqualTo("TIME_IS_PAST");
+    assertThat(joss.post(borrow, Map.of("until", now.plusMinutes(10).toString())).status())
+        .isEqualTo(204);
+    nells.hears("\"lentUntil\":\"20");
+    TestServer.get().clock().advance(Duration.ofMinutes(11));
+    nells.hears("\"lent\":false");
+    assertThat(joss.get("/api/devices").body().get("phones")).isEmpty();
   }
 
   @Test

@@ -33,7 +33,7 @@ final class Drawing {
   Panel panel() {
     display();
     List<Panel.Line> shown = lines.subList(0, Math.min(Panel.LINES, lines.size()));
-    return new Panel(holder(), shown, phone.softKeys(), phone.lineKeys.all(), sounds());
+    return new Panel(holder(), shown, phone.softPresses.keys(), phone.lineKeys.all(), sounds());
   }
 
   private Panel.Holder holder() {

@@ -13,7 +13,6 @@ import oficina.core.exchange.Offers.Service;
 import oficina.core.exchange.Refusal;
 import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.GroupId;
-import oficina.core.people.Status;
 import oficina.core.state.Call;
 import oficina.core.state.ConnectionState;
 import org.jspecify.annotations.Nullable;
@@ -37,7 +36,8 @@ public final class Telephone {
 
   final Hand hand;
   final LineKeys lineKeys;
-  private final Services services;
+  final Services services;
+  final SoftPresses softPresses = new SoftPresses(this);
 
   Panel.Path path = Panel.Path.NONE;
   boolean lifted;
@@ -48,7 +48,7 @@ public final class Telephone {
   /** Since when it is off the hook with no call; null while it is not. */
   @Nullable Instant idleSince;
 
-  private Panel.Path handsFree = Panel.Path.SPEAKER;
+  Panel.Path handsFree = Panel.Path.SPEAKER;
   private @Nullable CallId focus;
   private @Nullable CallId spokenHere;
 
@@ -210,8 +210,8 @@ public final class Telephone {
       case SPEAKER -> handsFree(Panel.Path.SPEAKER, now);
       case HEADSET -> handsFree(Panel.Path.HEADSET, now);
       case DIGIT -> digit(key.digit(), now);
-      case SOFT -> soft(key.number(), now);
-      case LINE -> line(key.number(), now);
+      case SOFT -> softPresses.press(key.number(), now);
+      case LINE -> new LampPresses(this).press(key.number(), now);
       case MUTE -> toggle(Service.MUTE, Service.UNMUTE);
       case HOLD -> toggle(Service.HOLD, Service.RETRIEVE);
       case END -> end(now);
@@ -233,7 +233,7 @@ public final class Telephone {
   }
 
   /** Off the hook, or at the speaker or headset, with no call here: answers, dials or waits. */
-  private List<Effect> opened(Instant now) {
+  List<Effect> opened(Instant now) {
     Call ringing = hand.ringing();
     if (ringing != null) {
       return ask(services.command(ringing, Service.ANSWER));
@@ -321,7 +321,7 @@ public final class Telephone {
     return calls;
   }
 
-  private List<Effect> end(Instant now) {
+  List<Effect> end(Instant now) {
     if (entry != null || listing != null) {
       boolean waiting = entry != null && entry.purpose() == Purpose.CALL;
       entry = null;
@@ -381,191 +381,6 @@ public final class Telephone {
     return List.of();
   }
 
-  // --- keys with a lamp -------------------------------------------------------------------------
-
-  private List<Effect> line(int key, Instant now) {
-    if (entry != null && entry.purpose() == Purpose.WHICH_KEY) {
-      entry = entry.assigning(key, now);
-      return List.of();
-    }
-    List<@Nullable String> keys = hand.around().keys();
-    String number = key < keys.size() ? keys.get(key) : null;
-    if (number == null) {
-      return List.of();
-    }
-    if (number.isEmpty()) {
-      return ownLine(now);
-    }
-    Party party = lineKeys.party(number);
-    if (party.slot() != null) {
-      return slot(party.slot());
-    }
-    if (entry != null && entry.purpose() != Purpose.CALL) {
-      return forEntry(number, now);
-    }
-    if (party.group() != null) {
-      Command taken = services.takeFrom(party);
-      return taken == null ? lineOut(party.group(), now) : ask(taken);
-    }
-    boolean rings = party.employee() != null && ringsAt(number, now);
-    return rings ? ask(services.pickUp(party.employee())) : call(number, null);
-  }
-
-  private boolean ringsAt(String number, Instant now) {
-    return lineKeys.all().stream()
-        .anyMatch(key -> number.equals(key.number()) && key.light() == Panel.Light.FLASHING);
-  }
-
-  private List<Effect> ownLine(Instant now) {
-    List<Command> commands = services.own();
-    if (!commands.isEmpty()) {
-      return ask(commands);
-    }
-    if (path == Panel.Path.NONE) {
-      path = handsFree;
-    }
-    return opened(now);
-  }
-
-  /** What is dialled next goes out on this line. */
-  private List<Effect> lineOut(GroupId line, Instant now) {
-    String typed = entry == null || entry.purpose() != Purpose.CALL ? "" : meant();
-    if (!typed.isEmpty()) {
-      return call(typed, line);
-    }
-    tell("DIAL_THEN_LINE", Map.of(), now);
-    return List.of();
-  }
-
-  private List<Effect> slot(String slot) {
-    boolean taken = hand.around().exchange().state().inSlot(slot) != null;
-    Call call = entry != null && entry.call() != null ? hand.call(entry.call()) : hand.active();
-    if (!taken && call != null) {
-      entry = null;
-      return ask(services.park(call.id(), slot));
-    }
-    return ask(services.takeParked(slot));
-  }
-
-  // --- keys beneath the display -----------------------------------------------------------------
-
-  /** What the keys beneath the display do now. */
-  List<SoftKey> softKeys() {
-    if (entry != null) {
-      return entry.purpose().soft();
-    }
-    if (listing != null) {
-      return List.of(SoftKey.CALL, SoftKey.BACK);
-    }
-    Call call = focus();
-    if (call != null) {
-      return SoftKey.of(hand.offers(call).services(), hand.isHere(call));
-    }
-    List<SoftKey> keys = new ArrayList<>(List.of(SoftKey.PICK_UP));
-    Status status = hand.around().exchange().state().status(hand.me());
-    boolean undisturbed = status != null && status.kind() == Status.Kind.DO_NOT_DISTURB;
-    keys.add(undisturbed ? SoftKey.DISTURB : SoftKey.DISTURB_NOT);
-    keys.add(forwardedTo() == null ? SoftKey.FORWARD : SoftKey.FORWARD_OFF);
-    keys.add(SoftKey.ASSIGN_KEYS);
-    keys.add(hand.around().lent() ? SoftKey.GIVE_BACK : SoftKey.SIGN_ON);
-    return keys;
-  }
-
-  private List<Effect> soft(int number, Instant now) {
-    List<SoftKey> keys = softKeys();
-    SoftKey key = number < keys.size() ? keys.get(number) : SoftKey.NONE;
-    if (key == SoftKey.NONE) {
-      return List.of();
-    }
-    Call call = focus();
-    if (key.service() != null && call != null) {
-      Command command = services.command(call, key.service());
-      if (command != null) {
-        return ask(command);
-      }
-      entry =
-          Entry.of(
-              switch (key) {
-                case TRANSFER -> Purpose.TRANSFER;
-                case ADD -> Purpose.ADD;
-                case DEFLECT -> Purpose.DEFLECT;
-                default -> Purpose.PARK;
-              },
-              call.id(),
-              now);
-      return List.of();
-    }
-    return own(key, now);
-  }
-
-  /** What a telephone does by itself. */
-  private List<Effect> own(SoftKey key, Instant now) {
-    switch (key) {
-      case BACK -> {
-        return end(now);
-      }
-      case CORRECT -> entry = entry.corrected(now);
-      case PICK_UP -> {
-        return ask(services.pickUp(null));
-      }
-      case DISTURB_NOT, DISTURB -> {
-        Status.Kind kind = key == SoftKey.DISTURB ? Status.Kind.FREE : Status.Kind.DO_NOT_DISTURB;
-        return List.of(new Effect.Do(new Command.SetStatus(hand.me(), kind, "", null)));
-      }
-      case FORWARD -> entry = Entry.of(Purpose.FORWARD, null, now);
-      case FORWARD_OFF -> {
-        return List.of(new Effect.Forward(""));
-      }
-      case ASSIGN_KEYS -> entry = Entry.of(Purpose.WHICH_KEY, null, now);
-      case SIGN_ON -> entry = Entry.of(Purpose.EXTENSION, null, now);
-      case GIVE_BACK -> {
-        return List.of(new Effect.GiveBack());
-      }
-      case PARK_NEXT -> {
-        CallId call = entry.call();
-        entry = null;
-        return ask(services.park(call, ""));
-      }
-      case CALL -> {
-        if (listing != null) {
-          String dial = listing.calls().get(listing.chosen()).dial();
-          listing = null;
-          return dial == null ? List.of() : call(dial, null);
-        }
-        return meant().isEmpty() ? List.of() : call(meant(), null);
-      }
-      default -> {
-        boolean nothing = meant().isEmpty() && key != SoftKey.ASSIGN;
-        return nothing ? List.of() : forEntry(meant(), key, now);
-      }
-    }
-    return List.of();
-  }
-
-  /** A key with a lamp has been pressed for what was being asked: it does the first of its keys. */
-  private List<Effect> forEntry(String number, Instant now) {
-    return forEntry(number, entry.purpose().soft().get(0), now);
-  }
-
-  private List<Effect> forEntry(String number, SoftKey key, Instant now) {
-    Entry typed = entry;
-    entry = null;
-    return switch (key) {
-      case PUT_THROUGH -> ask(services.putThrough(typed.call(), number));
-      case ANNOUNCE, ADD_TO_CALL -> ask(services.announce(typed.call(), number));
-      case SEND_ON -> ask(services.deflect(typed.call(), number));
-      case PARK_THERE -> ask(services.park(typed.call(), number));
-      case FORWARD_THERE -> List.of(new Effect.Forward(number));
-      case ASSIGN -> List.of(new Effect.Assign(typed.key(), number));
-      case NEXT -> {
-        entry = typed.withPinOf(number, now);
-        yield List.of();
-      }
-      case SIGN_ON_HERE -> List.of(new Effect.SignOn(typed.extension(), number));
-      default -> List.of();
-    };
-  }
-
   // --- what the keys mean -----------------------------------------------------------------------
 
   /** Whom the keys typed so far could mean. */
@@ -576,7 +391,7 @@ public final class Telephone {
   }
 
   /** What has been dialled: the person who was chosen, or the number as it was typed. */
-  private String meant() {
+  String meant() {
     List<Surroundings.Found> found = found();
     int chosen = entry.chosen();
     return chosen >= 0 && chosen < found.size() ? found.get(chosen).number() : entry.typed();
@@ -598,7 +413,7 @@ public final class Telephone {
     return hand.around().exchange().office().directions().forwardOf(hand.me());
   }
 
-  private List<Effect> call(String number, @Nullable GroupId line) {
+  List<Effect> call(String number, @Nullable GroupId line) {
     entry = null;
     listing = null;
     idleSince = null;
@@ -608,11 +423,11 @@ public final class Telephone {
     return ask(services.place(number, line));
   }
 
-  private static List<Effect> ask(Command command) {
+  static List<Effect> ask(Command command) {
     return List.of(new Effect.Do(command));
   }
 
-  private static List<Effect> ask(List<Command> commands) {
+  static List<Effect> ask(List<Command> commands) {
     return commands.stream().<Effect>map(Effect.Do::new).toList();
   }
 }

@@ -123,10 +123,22 @@ public class Handsets implements ExchangeListener {
   private void begin(PersonId owner, Handset handset) {
     Plugged there = new Plugged(owner, handset, loans.of(owner), around);
     plugged.put(owner, there);
+    takeFromOthers(there);
     loop.run(new Command.DeviceComes(there.holder, there.device(), Device.Kind.TELEPHONE, true));
     loop.run(new Command.Tick()); // somebody may have waited for them
     count(there);
     show(there);
+  }
+
+  /** Whatever a failure has left behind: a telephone is one person's at a time. */
+  private void takeFromOthers(Plugged there) {
+    for (PersonId person : loop.state().reachable()) {
+      boolean has =
+          loop.state().devices(person).stream().anyMatch(d -> d.id().equals(there.device()));
+      if (has && !person.equals(there.holder)) {
+        loop.run(new Command.DeviceGoes(person, there.device()));
+      }
+    }
   }
 
   /** It is no longer there. Only from the exchange's thread. */

@@ -32,7 +32,9 @@ class PushDoor implements HandshakeInterceptor {
   static final String DEVICE = "device";
   static final String ORIGIN = "origin";
 
-  private static final Pattern NAME = Pattern.compile("[A-Za-z0-9-]{1,40}");
+  /** No window passes itself off as a desk phone. */
+  private static final Pattern NAME = Pattern.compile("(?!phone-)[A-Za-z0-9-]{1,40}");
+
   private static final DeviceId UNNAMED = new DeviceId("window");
   private static final int TRY_AGAIN_SECONDS = 30;
 
