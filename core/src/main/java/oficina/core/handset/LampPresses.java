@@ -50,9 +50,9 @@ record LampPresses(Telephone phone) {
   }
 
   private List<Effect> ownLine(Instant now) {
-    List<Command> commands = phone.services.own();
-    if (!commands.isEmpty()) {
-      return Telephone.ask(commands);
+    Command command = phone.services.own();
+    if (command != null) {
+      return Telephone.ask(command);
     }
     if (phone.path == Panel.Path.NONE) {
       phone.path = phone.handsFree;

@@ -1,7 +1,5 @@
 package oficina.core.handset;
 
-import java.util.ArrayList;
-import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
@@ -96,15 +94,15 @@ record Services(Hand hand) {
     return new Command.SendDigits(call.id(), me(), String.valueOf(digit));
   }
 
-  /** Leaves the call that is spoken on here: whoever announces somebody hands them over by it. */
-  List<Command> hangUp(Call active) {
-    for (Service service : List.of(Service.HAND_OVER, Service.RECONNECT, Service.CLEAR)) {
-      boolean announced = hand.offers(active).announces() != null;
-      if (hand.offers(active, service) && (service == Service.CLEAR || announced)) {
-        return List.of(command(active, service));
-      }
-    }
-    return List.of(new Command.Clear(active.id(), me()));
+  /**
+   * Leaves the call that is spoken on here. Whoever announces somebody hands them over by it; when
+   * nobody is there to take them they stay on hold, and are not suddenly heard through the speaker.
+   */
+  Command hangUp(Call active) {
+    boolean announces = hand.offers(active).announces() != null;
+    return announces && hand.offers(active, Service.HAND_OVER)
+        ? command(active, Service.HAND_OVER)
+        : new Command.Clear(active.id(), me());
   }
 
   /** What the key of a line does that several people answer: takes what rings there. */
@@ -118,21 +116,25 @@ record Services(Hand hand) {
     return null;
   }
 
-  /** The key of one's own line: answers what rings, goes on with whoever is held, or holds. */
-  List<Command> own() {
-    List<Command> commands = new ArrayList<>();
+  /**
+   * What the key of one's own line asks for: it answers what rings, takes here what is spoken
+   * elsewhere, and goes on with whoever is held.
+   *
+   * @return null when there is nothing of these
+   */
+  @Nullable Command own() {
     Call ringing = hand.ringing();
     Call active = hand.active();
     if (ringing != null) {
-      commands.add(command(ringing, Service.ANSWER));
-    } else if (active != null && !hand.isHere(active)) {
-      commands.add(command(active, Service.MOVE_HERE));
-    } else if (active == null) {
-      hand.calls().stream()
-          .filter(each -> each.of(me()).state() == ConnectionState.HOLD)
-          .findFirst()
-          .ifPresent(each -> commands.add(command(each, Service.RETRIEVE)));
+      return command(ringing, Service.ANSWER);
     }
-    return commands;
+    if (active != null) {
+      return hand.isHere(active) ? null : command(active, Service.MOVE_HERE);
+    }
+    return hand.calls().stream()
+        .filter(each -> each.of(me()).state() == ConnectionState.HOLD)
+        .findFirst()
+        .map(held -> command(held, Service.RETRIEVE))
+        .orElse(null);
   }
 }

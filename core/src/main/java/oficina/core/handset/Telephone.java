@@ -426,8 +426,4 @@ public final class Telephone {
   static List<Effect> ask(Command command) {
     return List.of(new Effect.Do(command));
   }
-
-  static List<Effect> ask(List<Command> commands) {
-    return commands.stream().<Effect>map(Effect.Do::new).toList();
-  }
 }

@@ -157,6 +157,19 @@ class TelephoneTest {
   }
 
   @Test
+  void hanging_up_on_an_announcement_that_failed_keeps_the_caller_on_hold_and_the_speaker_shut() {
+    CallId call = talkWithDov();
+    desk.soft(SoftKey.TRANSFER).type("212").soft(SoftKey.ANNOUNCE);
+    scene.run(new Command.Decline(desk.placed(), ADAEZE));
+    assertThat(desk.shows().get(0)).startsWith("CALL_FAILED");
+    desk.press(Kind.ON_HOOK);
+    assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.HOLD);
+    assertThat(desk.sounds().path()).isEqualTo(Panel.Path.NONE);
+    desk.line(0);
+    assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.CONNECTED);
+  }
+
+  @Test
   void back_to_the_caller_when_the_colleague_does_not_want_them() {
     CallId call = talkWithDov();
     desk.soft(SoftKey.TRANSFER).type("212").soft(SoftKey.ANNOUNCE);
