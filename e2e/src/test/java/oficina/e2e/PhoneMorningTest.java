@@ -134,12 +134,16 @@ class PhoneMorningTest {
     phone.shows("Ringing at Tomasz Brill");
     assertThat(phone.key("Speaker")).hasAttribute("aria-pressed", "true");
     tomasz.button("Answer").click();
+    ines.sees("Tomasz Brill", "talking"); // keys mean what this page has been told
     ines.press("h");
     phone.shows("Tomasz Brill on hold");
+    ines.sees("Tomasz Brill", "on hold");
     ines.press("r");
+    ines.sees("Tomasz Brill", "talking");
     ines.press("x");
     phone.shows("Goes on at another device.").shows("elsewhere");
     assertThat(phone.key("Speaker")).hasAttribute("aria-pressed", "false");
+    ines.sees("Tomasz Brill", "To the desk phone");
     phone.press("Take here");
     assertThat(phone.key("Speaker")).hasAttribute("aria-pressed", "true");
     ines.sees("Tomasz Brill", "on the desk phone");
@@ -147,6 +151,7 @@ class PhoneMorningTest {
     phone.shows("Ines Calloway 201");
     tomasz.dial("201");
     phone.shows("Tomasz Brill calls");
+    ines.sees("Tomasz Brill", "ringing");
     ines.press("a");
     assertThat(phone.key("Speaker")).hasAttribute("aria-pressed", "true");
     ines.button("Use this computer for calls").click();

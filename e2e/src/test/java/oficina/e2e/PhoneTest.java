@@ -36,6 +36,7 @@ class PhoneTest {
     Ear.hears(heardAt(phone), ALL, TOMASZ);
     Ear.hears(tomasz, ALL, INES);
     Ear.hears(ines, ALL);
+    ines.sees("Tomasz Brill", "on the desk phone");
     ines.press("x");
     phone.shows("Goes on at another device.");
     Ear.hears(ines, ALL, TOMASZ);
@@ -65,6 +66,7 @@ class PhoneTest {
     tomasz.sees("Ines Calloway", "their line is gone; you hear music");
     Ear.hearsMusic(tomasz, ALL);
     browsers.pass(Duration.ofSeconds(20));
+    ines.sees("Tomasz Brill", "Take it here");
     ines.press("x");
     tomasz.sees("Ines Calloway", "talking");
     Ear.hears(ines, ALL, TOMASZ);
