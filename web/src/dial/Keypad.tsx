@@ -28,7 +28,9 @@ export function Keypad({ onPress, row = false }: Props) {
     <div
       role="group"
       aria-label={t('keypad.title')}
-      className={row ? 'grid grid-cols-6 gap-1 sm:grid-cols-12' : 'grid w-52 grid-cols-3 gap-1.5'}
+      className={
+        row ? 'grid grid-cols-6 gap-1 sm:grid-cols-12' : 'grid w-52 max-w-full grid-cols-3 gap-1.5'
+      }
     >
       {KEYS.map(([digit, letters]) => (
         <button

@@ -9,6 +9,7 @@ import {
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Panel } from '../api/types';
+import { Keypad } from '../dial/Keypad';
 import { timeOfDay } from '../words/time';
 import { addWords } from '../words';
 import { Display } from './Display';
@@ -19,17 +20,6 @@ import words from './words.view.en.json';
 
 addWords(words);
 
-const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '*', '0', '#'];
-const LETTERS: Record<string, string> = {
-  '2': 'ABC',
-  '3': 'DEF',
-  '4': 'GHI',
-  '5': 'JKL',
-  '6': 'MNO',
-  '7': 'PQRS',
-  '8': 'TUV',
-  '9': 'WXYZ',
-};
 /** As the server counts them. */
 const ORDER = '0123456789*#';
 const LOUDER = 0.1;
@@ -165,20 +155,7 @@ export function DeskPhone() {
           </div>
         </div>
         <div className="grid grid-cols-[minmax(0,1fr)_7.5rem] gap-3">
-          <div role="group" aria-label={t('phone.keypad')} className="grid grid-cols-3 gap-1.5">
-            {DIGITS.map((digit) => (
-              <button
-                key={digit}
-                type="button"
-                aria-label={digit}
-                className="btn btn-plain h-11 flex-col gap-0 text-lg leading-none"
-                onClick={() => press('DIGIT', ORDER.indexOf(digit))}
-              >
-                {digit}
-                <span className="quiet text-[0.65rem] font-normal">{LETTERS[digit]}</span>
-              </button>
-            ))}
-          </div>
+          <Keypad onPress={(digit) => press('DIGIT', ORDER.indexOf(digit))} />
           <div className="flex flex-col gap-1.5">
             <Messages holder={panel.holder} onPress={() => press('MESSAGES')} />
             <Fixed onClick={() => press('UP')}>{t('phone.up')}</Fixed>

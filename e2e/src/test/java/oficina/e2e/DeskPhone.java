@@ -66,7 +66,9 @@ final class DeskPhone {
     Locator keypad = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Keypad"));
     for (String digit : digits.split("")) {
       keypad
-          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(digit).setExact(true))
+          .getByRole(
+              AriaRole.BUTTON,
+              new Locator.GetByRoleOptions().setName(Pattern.compile("^[" + digit + "]( |$)")))
           .click();
     }
     return this;

@@ -78,12 +78,12 @@ record SoftPresses(Telephone phone) {
       }
       case FORWARD -> phone.entry = Entry.of(Purpose.FORWARD, null, now);
       case FORWARD_OFF -> {
-        return List.of(new Effect.Forward(""));
+        return List.of(new Wish.Forward(""));
       }
       case ASSIGN_KEYS -> phone.entry = Entry.of(Purpose.WHICH_KEY, null, now);
       case SIGN_ON -> phone.entry = Entry.of(Purpose.EXTENSION, null, now);
       case GIVE_BACK -> {
-        return List.of(new Effect.GiveBack());
+        return List.of(new Wish.GiveBack());
       }
       case PARK_NEXT -> {
         CallId call = phone.entry.call();
@@ -119,13 +119,13 @@ record SoftPresses(Telephone phone) {
       case ANNOUNCE, ADD_TO_CALL -> Telephone.ask(phone.services.announce(typed.call(), number));
       case SEND_ON -> Telephone.ask(phone.services.deflect(typed.call(), number));
       case PARK_THERE -> Telephone.ask(phone.services.park(typed.call(), number));
-      case FORWARD_THERE -> List.of(new Effect.Forward(number));
-      case ASSIGN -> List.of(new Effect.Assign(typed.key(), number));
+      case FORWARD_THERE -> List.of(new Wish.Forward(number));
+      case ASSIGN -> List.of(new Wish.Assign(typed.key(), number));
       case NEXT -> {
         phone.entry = typed.withPinOf(number, now);
         yield List.of();
       }
-      case SIGN_ON_HERE -> List.of(new Effect.SignOn(typed.extension(), number));
+      case SIGN_ON_HERE -> List.of(new Wish.SignOn(typed.extension(), number));
       default -> List.of();
     };
   }

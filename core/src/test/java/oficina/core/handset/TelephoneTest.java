@@ -273,13 +273,13 @@ class TelephoneTest {
     desk.soft(SoftKey.DISTURB);
     assertThat(scene.exchange.state().status(INES)).isNull();
     desk.soft(SoftKey.FORWARD).type("212").soft(SoftKey.FORWARD_THERE);
-    assertThat(desk.asked).last().isEqualTo(new Effect.Forward("212"));
+    assertThat(desk.asked).last().isEqualTo(new Wish.Forward("212"));
     desk.soft(SoftKey.ASSIGN_KEYS).line(6).type("221").soft(SoftKey.ASSIGN);
-    assertThat(desk.asked).last().isEqualTo(new Effect.Assign(6, "221"));
+    assertThat(desk.asked).last().isEqualTo(new Wish.Assign(6, "221"));
     desk.soft(SoftKey.SIGN_ON).type("212").soft(SoftKey.NEXT).type("4711");
     assertThat(desk.shows()).as("the PIN is not shown").contains("TYPED ••••");
     desk.soft(SoftKey.SIGN_ON_HERE);
-    assertThat(desk.asked).last().isEqualTo(new Effect.SignOn("212", "4711"));
+    assertThat(desk.asked).last().isEqualTo(new Wish.SignOn("212", "4711"));
   }
 
   @Test

@@ -17,6 +17,7 @@ import oficina.core.exchange.Decision;
 import oficina.core.exchange.Refusal;
 import oficina.core.handset.Effect;
 import oficina.core.handset.Key;
+import oficina.core.handset.Wish;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -48,7 +49,7 @@ public class Handsets implements ExchangeListener {
 
   /** What a telephone wants that is not asked of the exchange. */
   interface Wishes {
-    void wants(Plugged from, Effect effect);
+    void wants(Plugged from, Wish wish);
   }
 
   /** Who had to do with a call when it was told of last. */
@@ -67,7 +68,7 @@ public class Handsets implements ExchangeListener {
   private final Map<PersonId, Plugged> plugged = new LinkedHashMap<>();
   private final Map<CallId, Seen> seen = new HashMap<>();
   private final Set<Plugged> changed = new HashSet<>();
-  private Wishes wishes = (from, effect) -> {};
+  private Wishes wishes = (from, wish) -> {};
 
   Handsets(
       ExchangeLoop loop,
@@ -242,7 +243,11 @@ public class Handsets implements ExchangeListener {
 
   // --- what keys lead to ------------------------------------------------------------------------
 
+  /** Nothing, when it has become somebody else's since it was asked for. */
   private void carryOut(Plugged there, List<Effect> effects) {
+    if (plugged.get(there.owner) != there) {
+      return;
+    }
     effects.forEach(effect -> effect.accept(new CarryingOut(there)));
     show(there);
   }
@@ -283,26 +288,8 @@ public class Handsets implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(Effect.Forward effect) {
-      wishes.wants(there, effect);
-      return null;
-    }
-
-    @Override
-    public @Nullable Void of(Effect.Assign effect) {
-      wishes.wants(there, effect);
-      return null;
-    }
-
-    @Override
-    public @Nullable Void of(Effect.SignOn effect) {
-      wishes.wants(there, effect);
-      return null;
-    }
-
-    @Override
-    public @Nullable Void of(Effect.GiveBack effect) {
-      wishes.wants(there, effect);
+    public @Nullable Void of(Wish wish) {
+      wishes.wants(there, wish);
       return null;
     }
   }
@@ -398,9 +385,7 @@ public class Handsets implements ExchangeListener {
       people.add(event.statusOf());
     }
     boolean slots = parked;
-    showSoon(
-        each ->
-            (slots && each.watchesSlots()) || each.watches().stream().anyMatch(people::contains));
+    showSoon(each -> each.concernedBy(people, slots));
   }
 
   /** Whoever is no longer of the office has no telephone, and none that is lent to them. */

@@ -6,7 +6,7 @@ import java.util.Map;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Permissions;
 import oficina.core.exchange.Refusal;
-import oficina.core.handset.Effect;
+import oficina.core.handset.Wish;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -67,61 +67,50 @@ class Lending {
     this.commands = commands;
     this.pushes = pushes;
     handsets.onWish(
-        (from, effect) -> {
-          Wish wish = new Wish(from);
-          lookups.later(() -> wish.carryOut(effect));
+        (from, wish) -> {
+          Granting granting = new Granting(from);
+          lookups.later(() -> granting.grant(wish));
         });
     loop.post(this::giveBackWhatIsOver);
   }
 
   /** Carries out what is wanted at one telephone, and tells there what came of it. */
-  private final class Wish implements Effect.Cases<String> {
+  private final class Granting implements Wish.Wishes<String> {
     private final Plugged from;
 
-    Wish(Plugged from) {
+    Granting(Plugged from) {
       this.from = from;
     }
 
-    void carryOut(Effect effect) {
+    void grant(Wish wish) {
       try {
-        handsets.tell(from, effect.accept(this), Map.of());
+        handsets.tell(from, wish.accept(this), Map.of());
       } catch (Problem problem) {
         handsets.tell(from, problem.code(), problem.about());
       }
     }
 
     @Override
-    public String of(Effect.Do effect) {
-      throw new IllegalArgumentException("asked of the exchange");
+    public String of(Wish.Forward wish) {
+      rules.forward(from.holder, wish.to());
+      return wish.to().isEmpty() ? "FORWARDING_OFF" : "FORWARDING_ON";
     }
 
     @Override
-    public String of(Effect.Look effect) {
-      throw new IllegalArgumentException("looked up elsewhere");
-    }
-
-    @Override
-    public String of(Effect.Forward effect) {
-      rules.forward(from.holder, effect.to());
-      return effect.to().isEmpty() ? "FORWARDING_OFF" : "FORWARDING_ON";
-    }
-
-    @Override
-    public String of(Effect.Assign effect) {
-      Dialled dialled = office.plan().interpret(effect.number());
-      if (!effect.number().isEmpty() && dialled.refused() != null) {
+    public String of(Wish.Assign wish) {
+      Dialled dialled = office.plan().interpret(wish.number());
+      if (!wish.number().isEmpty() && dialled.refused() != null) {
         throw new Problem(
-            HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_NUMBER", Map.of("text", effect.number()));
+            HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_NUMBER", Map.of("text", wish.number()));
       }
-      keys.assign(from.holder, effect.key(), effect.number());
+      keys.assign(from.holder, wish.key(), wish.number());
       return "KEY_ASSIGNED";
     }
 
     @Override
-    public String of(Effect.SignOn effect) {
-      PersonId wanted =
-          office.directory().personAt(effect.extension()).map(Person::id).orElse(null);
-      if (wanted == null || !pins.isRight(wanted, effect.pin())) {
+    public String of(Wish.SignOn wish) {
+      PersonId wanted = office.directory().personAt(wish.extension()).map(Person::id).orElse(null);
+      if (wanted == null || !pins.isRight(wanted, wish.pin())) {
         throw new Problem(HttpStatus.FORBIDDEN, "WRONG_PIN");
       }
       if (wanted.equals(from.owner)) {
@@ -133,7 +122,7 @@ class Lending {
     }
 
     @Override
-    public String of(Effect.GiveBack effect) {
+    public String of(Wish.GiveBack wish) {
       giveBack(from.owner);
       return "GIVEN_BACK";
     }

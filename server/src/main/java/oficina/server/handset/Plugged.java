@@ -3,6 +3,7 @@ package oficina.server.handset;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -41,6 +42,8 @@ final class Plugged implements Surroundings {
   private final @Nullable Loan loan;
   private @Nullable Panel shown;
   private Messages messages = Messages.NONE;
+  private Set<PersonId> watches = Set.of();
+  private boolean watchesSlots;
   @Nullable Instant wakes;
   Softphones.@Nullable Handset sound;
 
@@ -79,6 +82,7 @@ final class Plugged implements Surroundings {
 
   /** Shows what has changed. */
   void show(Instant now) {
+    watch();
     telephone.follow(now);
     Panel panel = telephone.panel(now);
     if (!panel.equals(shown)) {
@@ -91,32 +95,24 @@ final class Plugged implements Surroundings {
     messages = now;
   }
 
-  /** Everybody whose doings it shows. */
-  Set<PersonId> watches() {
+  /** Whether it shows anything of these people, or of slots. Asked with every event. */
+  boolean concernedBy(Set<PersonId> people, boolean slots) {
+    return (slots && watchesSlots) || !Collections.disjoint(watches, people);
+  }
+
+  /** Whom it shows, which is another question only after it is drawn anew. */
+  private void watch() {
     Set<PersonId> all = new HashSet<>(Set.of(holder));
-    for (Party party : assigned()) {
-      if (party.employee() != null) {
-        all.add(party.employee());
-      } else if (party.group() != null) {
-        all.addAll(office().people(party));
-      }
-    }
-    return all;
-  }
-
-  /** Whether it shows what waits in slots. */
-  boolean watchesSlots() {
-    return assigned().stream().anyMatch(party -> party.slot() != null);
-  }
-
-  private List<Party> assigned() {
-    List<Party> all = new ArrayList<>();
+    boolean slot = false;
     for (String number : keys()) {
       if (number != null && !number.isEmpty()) {
-        all.add(Called.party(office(), office().plan().interpret(number)));
+        Party party = Called.party(office(), office().plan().interpret(number));
+        all.addAll(office().people(party));
+        slot |= party.slot() != null;
       }
     }
-    return all;
+    watches = all;
+    watchesSlots = slot;
   }
 
   private Office office() {
