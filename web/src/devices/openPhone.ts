@@ -3,7 +3,7 @@ import type { PhoneSecret } from '../api/types';
 import { attempt } from '../notices/attempt';
 
 /** So large is the telephone. */
-const LOOK = 'popup,width=760,height=520';
+const LOOK = 'popup,width=780,height=590';
 
 /**
  * Opens a simulated desk phone in a window of its own.
