@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
+import oficina.server.Client.Answer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -77,5 +78,29 @@ class DatabaseTroubleTest {
     server.restart();
     assertThat(entriesOfTheCall()).as("read in once").isEqualTo(1);
     tomasz.post("/api/calls/" + second + "/clear", Map.of());
+  }
+
+  @Test
+  void what_was_submitted_before_a_restart_counts_once_all_the_same() {
+    ines.service(call, "clear");
+    String outside = ines.call("999");
+    server.clock().advance(Duration.ofSeconds(4));
+    ines.awaitCall("TALKING");
+    assertThat(press(outside, "written", "7").status()).isEqualTo(204);
+    server.database().kill();
+    assertThat(press(outside, "waiting", "8").status()).isEqualTo(204);
+    server.restart(() -> server.database().start());
+    assertThat(press(outside, "written", "7").code()).isEqualTo("SUBMISSION_DONE");
+    assertThat(press(outside, "waiting", "8").code()).isEqualTo("SUBMISSION_DONE");
+    server.restart();
+    assertThat(press(outside, "waiting", "8").code()).as("written").isEqualTo("SUBMISSION_DONE");
+    assertThat(press(outside, "new", "9").status()).isEqualTo(204);
+    assertThat(ines.get("/api/desk").body().get("calls").get(0).get("digits").asString())
+        .isEqualTo("789");
+    ines.service(outside, "clear");
+  }
+
+  private Answer press(String outside, String identity, String key) {
+    return ines.submit(identity, "/api/calls/" + outside + "/digits", Map.of("digits", key));
   }
 }

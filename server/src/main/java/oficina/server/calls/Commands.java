@@ -40,7 +40,7 @@ public class Commands {
     if (command instanceof Command.AtDevice at && !guard.mayUse(at.person(), at.device())) {
       throw new Problem(HttpStatus.CONFLICT, Reason.NO_SUCH_DEVICE.name());
     }
-    if (await(loop.submit(command)) instanceof Refusal refusal) {
+    if (await(loop.submit(command, SubmissionFilter.current())) instanceof Refusal refusal) {
       throw problem(refusal);
     }
   }

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import oficina.server.journal.JournalWriter;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
 import oficina.server.signin.SignIn;
@@ -17,19 +18,23 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Component;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
  * A submission that carries an identity (header Idempotency-Key, IETF draft of that name) counts
- * once: sent again, it is answered as it was the first time, and nothing is done. Known as long as
- * the server runs, the last ones of each sign-in.
+ * once: sent again, it is answered as it was the first time, and nothing is done. How it was
+ * answered is known as long as the server runs; that it led to something at the exchange is in the
+ * journal, so that it is not done once more after a restart.
  */
 @Component
 @Order(0) // after the security chain, which says who asks
 class SubmissionFilter extends OncePerRequestFilter {
   private static final String HEADER = "Idempotency-Key";
   private static final int LONGEST_KEY = 80;
+  private static final String ATTRIBUTE = SubmissionFilter.class.getName();
   private static final int MOST = 20_000;
   private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS");
 
@@ -46,8 +51,17 @@ class SubmissionFilter extends OncePerRequestFilter {
         }
       };
 
-  SubmissionFilter(Problems problems) {
+  SubmissionFilter(Problems problems, JournalWriter journal) {
     this.problems = problems;
+    journal.submissions(MOST).forEach(key -> submissions.put(key, Submission.BEFORE_THE_START));
+  }
+
+  /** The identity of the submission that is being carried out in this thread, if it has one. */
+  static @Nullable String current() {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    return request == null
+        ? null
+        : (String) request.getAttribute(ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
   }
 
   private record Answer(int status, @Nullable String type, byte[] body) {}
@@ -57,7 +71,10 @@ class SubmissionFilter extends OncePerRequestFilter {
    *
    * @param what it asks for: the same key cannot ask for something else
    */
-  private record Submission(String what, CompletableFuture<Answer> answer) {}
+  private record Submission(String what, CompletableFuture<Answer> answer) {
+    /** One that was carried out before the server started: how it was answered is not known. */
+    static final Submission BEFORE_THE_START = new Submission("", new CompletableFuture<>());
+  }
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
@@ -76,7 +93,10 @@ class SubmissionFilter extends OncePerRequestFilter {
       Submission mine = new Submission(what(request), new CompletableFuture<>());
       Submission first = begin(key, mine);
       if (first == mine) {
+        request.setAttribute(ATTRIBUTE, key);
         carryOut(key, mine, request, response, chain);
+      } else if (first == Submission.BEFORE_THE_START) {
+        throw new Problem(HttpStatus.CONFLICT, "SUBMISSION_DONE");
       } else if (!first.what().equals(mine.what())) {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "SUBMISSION_REUSED");
       } else {

@@ -110,8 +110,18 @@ public class ExchangeLoop implements SmartLifecycle {
    * @return completed when its events are durable, or with the refusal
    */
   public CompletableFuture<Decision> submit(Command command) {
+    return submit(command, null);
+  }
+
+  /**
+   * Has a command carried out.
+   *
+   * @param submission kept with what it leads to, see {@link Batch.Entry}
+   * @return completed when its events are durable, or with the refusal
+   */
+  public CompletableFuture<Decision> submit(Command command, @Nullable String submission) {
     CompletableFuture<Decision> answer = new CompletableFuture<>();
-    post(() -> carryOut(command, answer));
+    post(() -> carryOut(command, submission, answer));
     return answer;
   }
 
@@ -158,7 +168,7 @@ public class ExchangeLoop implements SmartLifecycle {
 
   /** Has a command carried out at once, nobody waiting for the answer. Only from its thread. */
   public void run(Command command) {
-    carryOut(command, new CompletableFuture<>());
+    carryOut(command, null, new CompletableFuture<>());
   }
 
   /** Keys were pressed in this call; they are passed on if somebody there takes them. */
@@ -302,7 +312,8 @@ public class ExchangeLoop implements SmartLifecycle {
     }
   }
 
-  private void carryOut(Command command, CompletableFuture<Decision> answer) {
+  private void carryOut(
+      Command command, @Nullable String submission, CompletableFuture<Decision> answer) {
     Decision decision;
     try {
       decision = exchange.decide(command, now);
@@ -311,16 +322,19 @@ public class ExchangeLoop implements SmartLifecycle {
       throw e;
     }
     if (decision instanceof Decision.Accepted accepted && !accepted.events().isEmpty()) {
-      happen(accepted, answer);
+      happen(accepted, submission, answer);
     } else {
       answer.complete(decision);
     }
   }
 
   /** Queued for the journal first: whatever goes wrong afterwards, the events are kept. */
-  private void happen(Decision.Accepted accepted, CompletableFuture<Decision> answer) {
+  private void happen(
+      Decision.Accepted accepted, @Nullable String submission, CompletableFuture<Decision> answer) {
     List<Batch.Entry> entries = new ArrayList<>(accepted.events().size());
-    accepted.events().forEach(event -> entries.add(new Batch.Entry(++seq, event)));
+    for (ExchangeEvent event : accepted.events()) {
+      entries.add(new Batch.Entry(++seq, event, entries.isEmpty() ? submission : null));
+    }
     List<Told> told = new ArrayList<>();
     CompletableFuture<Batch.Derived> derived = new CompletableFuture<>();
     Runnable written =

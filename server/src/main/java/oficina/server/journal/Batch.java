@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import oficina.core.history.CallRecords;
 import oficina.core.state.ExchangeEvent;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one command led to, on its way to the database.
@@ -18,8 +19,14 @@ public record Batch(List<Entry> entries, CompletableFuture<Derived> derived, Run
    * An event and its place in the journal.
    *
    * @param seq grows by one with each event
+   * @param submission by which a request asked for it, at the first event of what it led to; null
+   *     for what nobody has submitted
    */
-  public record Entry(long seq, ExchangeEvent event) {}
+  public record Entry(long seq, ExchangeEvent event, @Nullable String submission) {
+    public Entry(long seq, ExchangeEvent event) {
+      this(seq, event, null);
+    }
+  }
 
   /**
    * What follows from the events.

@@ -66,7 +66,8 @@ public class JournalStore {
             event.at(),
             stored.kind(),
             stored.version(),
-            stored.body()
+            stored.body(),
+            entry.submission() == null ? NONE : entry.submission()
           });
       if (event.begins()) {
         begun.put(stored.subject(), new Object[] {stored.subject(), entry.seq()});
@@ -78,8 +79,8 @@ public class JournalStore {
     }
     batch(
         """
-        insert into journal (seq, subject, other_subject, at, type, version, body)
-        values (?, ?, ?, ?, ?, ?, ?)
+        insert into journal (seq, subject, other_subject, at, type, version, body, submission)
+        values (?, ?, ?, ?, ?, ?, ?, ?)
         """,
         rows);
     // A device that comes as something else than before begins once more.
@@ -130,6 +131,18 @@ public class JournalStore {
                     row.getString("type"),
                     row.getInt("version"),
                     row.getString("body"))));
+  }
+
+  /**
+   * By which submissions the last events were asked for.
+   *
+   * @param events how many of the last are looked at
+   */
+  public List<String> submissions(int events) {
+    return patient.queryForList(
+        "select submission from journal where seq > ? and submission <> '' order by seq",
+        String.class,
+        lastSeq() - events);
   }
 
   /** Whether the database would have taken it, had it had room. */

@@ -65,6 +65,17 @@ public class JournalWriter {
     return waiting.read(after);
   }
 
+  /** By which submissions the last events were asked for, those that wait included. */
+  public List<String> submissions(int events) {
+    List<String> all = new ArrayList<>(journal.submissions(events));
+    for (Batch.Entry entry : left(journal.lastSeq())) {
+      if (entry.submission() != null) {
+        all.add(entry.submission());
+      }
+    }
+    return all;
+  }
+
   /** Has somebody told when the journal falls behind, catches up, or something is refused. */
   public void onChange(Consumer<JournalState> listener) {
     listeners.add(listener);

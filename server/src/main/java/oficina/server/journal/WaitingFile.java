@@ -37,7 +37,7 @@ public class WaitingFile {
   }
 
   /** An event with its place, as a line of the file. */
-  private record Line(long seq, StoredEvent event) {}
+  private record Line(long seq, StoredEvent event, @Nullable String submission) {}
 
   /** Takes the room that it may need. */
   synchronized void reserve() {
@@ -63,7 +63,7 @@ public class WaitingFile {
     }
     StringBuilder lines = new StringBuilder();
     for (Batch.Entry entry : entries) {
-      Line line = new Line(entry.seq(), StoredEvent.of(entry.event()));
+      Line line = new Line(entry.seq(), StoredEvent.of(entry.event()), entry.submission());
       lines.append(CoreJson.JSON.writeValueAsString(line)).append('\n');
     }
     byte[] bytes = lines.append('\0').toString().getBytes(StandardCharsets.UTF_8);
@@ -129,7 +129,8 @@ public class WaitingFile {
     List<ExchangeEvent> events = EventReader.read(lines.stream().map(Line::event).toList());
     List<Batch.Entry> entries = new ArrayList<>();
     for (int i = 0; i < events.size(); i++) {
-      entries.add(new Batch.Entry(lines.get(i).seq(), events.get(i)));
+      Line line = lines.get(i);
+      entries.add(new Batch.Entry(line.seq(), events.get(i), line.submission()));
     }
     return entries;
   }
