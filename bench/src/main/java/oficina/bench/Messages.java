@@ -13,13 +13,16 @@ import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
 import oficina.core.call.DeviceId;
+import oficina.core.contacts.SpokenNames;
 import oficina.core.people.PersonId;
 import oficina.core.people.Words;
 import oficina.core.sound.Pcm;
 import oficina.core.sound.Wav;
 import oficina.server.Client;
 import oficina.server.TestServer;
+import oficina.server.contacts.Contacts;
 import oficina.server.office.DemoOffice;
+import oficina.server.office.OfficeData;
 import oficina.server.softphone.CodecEnd;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEngine;
@@ -175,6 +178,10 @@ final class Messages {
         texts.add(line.get("text"));
       }
     }
+    List<String> names =
+        server
+            .bean(Contacts.class)
+            .ask(book -> SpokenNames.of(server.bean(OfficeData.class).now(), book, null, 400));
     int words = 0;
     int wrong = 0;
     double slowest = 0;
@@ -185,7 +192,7 @@ final class Messages {
       long started = System.nanoTime();
       try {
         List<String> heard =
-            transcriber.listen(samples).stream().map(Transcriber.Word::text).toList();
+            transcriber.listen(samples, names).stream().map(Transcriber.Word::text).toList();
         List<String> said = Words.of(text);
         words += said.size();
         wrong += distance(said, heard.stream().flatMap(w -> Words.of(w).stream()).toList());

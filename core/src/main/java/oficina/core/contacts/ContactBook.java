@@ -69,6 +69,20 @@ public final class ContactBook {
     return listed == null || !listed.contact().visibleTo(viewer) ? null : listed.contact();
   }
 
+  /**
+   * The contacts that came last, the newest first.
+   *
+   * @param viewer null for those of the whole office alone
+   */
+  public List<Contact> newest(@Nullable PersonId viewer, int limit) {
+    return byId.values().stream()
+        .map(Listed::contact)
+        .filter(contact -> contact.visibleTo(viewer))
+        .sorted(Comparator.comparingLong((Contact contact) -> contact.id().value()).reversed())
+        .limit(limit)
+        .toList();
+  }
+
   /** Adds a contact, or puts it in the place of what was known of it. */
   public void put(Contact contact) {
     remove(contact.id());

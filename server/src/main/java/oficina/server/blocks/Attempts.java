@@ -12,6 +12,7 @@ import oficina.core.state.FewEvents;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.push.Pushes;
+import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,12 +28,7 @@ class Attempts implements ExchangeListener {
   private final BlockStore store;
   private final Pushes pushes;
   private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "blocked-calls");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadExecutor(Threads.named("blocked-calls"));
 
   Attempts(BlockStore store, Pushes pushes, ExchangeLoop loop) {
     this.store = store;

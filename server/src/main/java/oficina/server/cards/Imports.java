@@ -21,6 +21,7 @@ import oficina.server.contacts.Contacts;
 import oficina.server.contacts.NewContact;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
+import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -43,13 +44,7 @@ class Imports {
   private final Contacts contacts;
   private final OfficeData office;
   private final Map<PersonId, ReadIn> files = new ConcurrentHashMap<>();
-  private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "import");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService work = Executors.newSingleThreadExecutor(Threads.behind("import"));
 
   Imports(Contacts contacts, OfficeData office) {
     this.contacts = contacts;

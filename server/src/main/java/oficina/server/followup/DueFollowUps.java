@@ -12,6 +12,7 @@ import oficina.core.people.PersonId;
 import oficina.server.followup.FollowUpStore.FollowUp;
 import oficina.server.people.Parties;
 import oficina.server.push.Pushes;
+import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -32,12 +33,7 @@ class DueFollowUps {
   private final Pushes pushes;
   private final MovableClock clock;
   private final ScheduledExecutorService work =
-      Executors.newSingleThreadScheduledExecutor(
-          task -> {
-            Thread thread = new Thread(task, "follow-ups");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadScheduledExecutor(Threads.named("follow-ups"));
 
   DueFollowUps(FollowUpStore followUps, Parties parties, Pushes pushes, MovableClock clock) {
     this.followUps = followUps;

@@ -11,6 +11,7 @@ import oficina.core.history.Part;
 import oficina.core.people.PersonId;
 import oficina.server.history.LastCalls;
 import oficina.server.people.Parties;
+import oficina.server.threads.Threads;
 import oficina.server.voicemail.MessageCounts;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,12 +29,7 @@ class Lookups {
   private final MessageCounts messages;
   private final Parties parties;
   private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "telephones");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadExecutor(Threads.named("telephones"));
 
   Lookups(LastCalls calls, MessageCounts messages, Parties parties) {
     this.calls = calls;

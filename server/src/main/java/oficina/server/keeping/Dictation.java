@@ -2,6 +2,7 @@ package oficina.server.keeping;
 
 import java.util.List;
 import java.util.Optional;
+import oficina.core.people.PersonId;
 import oficina.server.speech.Transcriber.Word;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +17,9 @@ public interface Dictation {
 
   /** A piece, as samples of {@link oficina.core.sound.Pcm}. */
   short[] samples(Piece piece);
+
+  /** Who is to read it; empty when several people are. */
+  Optional<PersonId> reader(long id);
 
   /**
    * What was understood, with times from the beginning of the whole.

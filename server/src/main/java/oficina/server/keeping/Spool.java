@@ -13,6 +13,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Stream;
 import oficina.server.json.CoreJson;
+import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -38,12 +39,7 @@ public class Spool<L, M> {
 
   /** One thing after the other: whoever records waits for no disk. */
   private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "recordings");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadExecutor(Threads.named("recordings"));
 
   /**
    * @param path empty for one that ends with the process

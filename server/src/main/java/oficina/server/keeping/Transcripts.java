@@ -7,10 +7,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import oficina.core.contacts.SpokenNames;
+import oficina.core.people.PersonId;
+import oficina.server.contacts.Contacts;
 import oficina.server.keeping.Dictation.Piece;
+import oficina.server.office.OfficeData;
 import oficina.server.speech.SpeechException;
 import oficina.server.speech.Transcriber;
 import oficina.server.speech.Transcriber.Word;
+import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,8 +34,13 @@ public class Transcripts implements SmartLifecycle {
   /** What was left by an earlier run, or while the database was away, is found again so often. */
   private static final long LOOK_SECONDS = 30;
 
+  /** The more there are, the more often one of them is heard in the place of another word. */
+  private static final int NAMES = 400;
+
   private final List<Dictation> dictations;
   private final Transcriber transcriber;
+  private final OfficeData office;
+  private final Contacts contacts;
   private final Semaphore wanted = new Semaphore(1);
   private final Map<Dictation, Progress> progress = new HashMap<>();
   private volatile @Nullable Thread thread;
@@ -64,9 +74,12 @@ public class Transcripts implements SmartLifecycle {
   /**
    * @param dictations the most urgent first
    */
-  Transcripts(List<Dictation> dictations, Transcriber transcriber) {
+  Transcripts(
+      List<Dictation> dictations, Transcriber transcriber, OfficeData office, Contacts contacts) {
     this.dictations = dictations;
     this.transcriber = transcriber;
+    this.office = office;
+    this.contacts = contacts;
   }
 
   /** There is something new. */
@@ -118,7 +131,7 @@ public class Transcripts implements SmartLifecycle {
     try {
       if (now.done < now.pieces.size()) {
         Piece piece = now.pieces.get(now.done);
-        now.add(piece, transcriber.listen(dictation.samples(piece)));
+        now.add(piece, transcriber.listen(dictation.samples(piece), names(dictation, id)));
       }
       if (now.done >= now.pieces.size()) {
         progress.remove(dictation);
@@ -133,11 +146,14 @@ public class Transcripts implements SmartLifecycle {
     }
   }
 
+  private List<String> names(Dictation dictation, long id) {
+    PersonId reader = dictation.reader(id).orElse(null);
+    return contacts.ask(book -> SpokenNames.of(office.now(), book, reader, NAMES));
+  }
+
   @Override
   public void start() {
-    Thread worker = new Thread(this::work, "transcripts");
-    worker.setDaemon(true);
-    worker.setPriority(Thread.MIN_PRIORITY);
+    Thread worker = Threads.behind("transcripts").newThread(this::work);
     thread = worker;
     worker.start();
   }

@@ -11,6 +11,7 @@ import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.handset.Handsets;
 import oficina.server.handset.Secrets;
+import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -47,9 +48,10 @@ class PhoneSocket extends TextWebSocketHandler {
   private final JsonMapper json;
   private final MovableClock clock;
   private final Map<String, PhoneWindow> phones = new ConcurrentHashMap<>();
-  private final ExecutorService work = Executors.newFixedThreadPool(2, PhoneSocket::named);
+  private final ExecutorService work =
+      Executors.newFixedThreadPool(2, Threads.named("phone-windows"));
   private final ScheduledExecutorService heart =
-      Executors.newSingleThreadScheduledExecutor(PhoneSocket::named);
+      Executors.newSingleThreadScheduledExecutor(Threads.named("phone-windows"));
 
   PhoneSocket(
       Handsets handsets, Secrets secrets, ExchangeLoop loop, JsonMapper json, MovableClock clock) {
@@ -59,12 +61,6 @@ class PhoneSocket extends TextWebSocketHandler {
     this.loop = loop;
     this.json = json;
     heart.scheduleWithFixedDelay(this::lookAfter, 2, 2, TimeUnit.SECONDS);
-  }
-
-  private static Thread named(Runnable task) {
-    Thread thread = new Thread(task, "phone-windows");
-    thread.setDaemon(true);
-    return thread;
   }
 
   /**

@@ -104,7 +104,7 @@ class PushDoor implements HandshakeInterceptor {
   private void mustNotBeTooMany(SignIn signIn, String origin) {
     mustNotComeTooFast(connecting, signIn.id());
     mustNotComeTooFast(arriving, origin);
-    long ofPerson = pushes.opened(page -> page.person().equals(signIn.employee().id())).size();
+    long ofPerson = pushes.opened(signIn.employee().id()).size();
     if (ofPerson >= limits.socketsPerPerson()
         || pushes.opened(page -> page.origin().equals(origin)).size()
             >= limits.socketsPerOrigin()) {

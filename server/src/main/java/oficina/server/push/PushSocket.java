@@ -15,6 +15,7 @@ import oficina.server.signin.SignIn;
 import oficina.server.signin.SignInEnded;
 import oficina.server.signin.SignInRenewed;
 import oficina.server.signin.SignIns;
+import oficina.server.threads.Threads;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
@@ -50,9 +51,12 @@ public class PushSocket extends TextWebSocketHandler {
   private final SignIns signIns;
   private final RequestLimits limits;
   private final Map<String, OpenPage> pages = new ConcurrentHashMap<>();
-  private final ExecutorService drawers = Executors.newFixedThreadPool(DRAWERS);
-  private final ExecutorService firstDrawer = Executors.newSingleThreadExecutor();
-  private final ScheduledExecutorService heart = Executors.newSingleThreadScheduledExecutor();
+  private final ExecutorService drawers =
+      Executors.newFixedThreadPool(DRAWERS, Threads.named("desks"));
+  private final ExecutorService firstDrawer =
+      Executors.newSingleThreadExecutor(Threads.behind("first-desks"));
+  private final ScheduledExecutorService heart =
+      Executors.newSingleThreadScheduledExecutor(Threads.named("heart"));
 
   PushSocket(Pushes pushes, Windows windows, SignIns signIns, RequestLimits limits) {
     this.pushes = pushes;

@@ -9,6 +9,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import oficina.core.call.CallId;
 import oficina.core.notices.Notice;
 import oficina.core.people.Person;
@@ -41,7 +42,10 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   private final JournalWriter journal;
   private final ReturnLists returnLists;
   private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
-  private final Set<OpenPage> pages = ConcurrentHashMap.newKeySet();
+
+  /** Of many pages few are concerned by what happens: they are found by whose they are. */
+  private final Map<PersonId, Set<OpenPage>> pages = new ConcurrentHashMap<>();
+
   private final List<Consumer<Collection<PersonId>>> voicemail = new CopyOnWriteArrayList<>();
   private final Map<CallId, Spoken> speaking = new ConcurrentHashMap<>();
   private final String run = UUID.randomUUID().toString();
@@ -71,11 +75,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       somebodyIsNew |= publish(desk);
     }
     if (somebodyIsNew) {
-      tell(page -> true, Topic.PEOPLE);
+      tellAll(Topic.PEOPLE);
     }
     if (changes.shelf() != null) {
       shelf = changes.shelf();
-      tell(page -> true, Topic.SHELF);
+      tellAll(Topic.SHELF);
     }
     for (Notice notice : changes.notices()) {
       tell(notice.to(), notices.of(notice));
@@ -96,7 +100,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       tell(desk.person(), Topic.CALLS);
     }
     if (before != null && !before.board().equals(desk.board())) {
-      pages.forEach(page -> page.tellOf(desk.person()));
+      opened().forEach(page -> page.tellOf(desk.person()));
     }
     return before == null;
   }
@@ -104,8 +108,8 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   @Override
   public void forget(PersonId person) {
     desks.remove(person);
-    opened(page -> page.person().equals(person)).forEach(OpenPage::signOut);
-    tell(page -> true, Topic.PEOPLE);
+    opened(person).forEach(OpenPage::signOut);
+    tellAll(Topic.PEOPLE);
   }
 
   /** Who speaks in a call, and who is to see it. */
@@ -118,7 +122,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     } else {
       speaking.put(call, new Spoken(whom, legs));
     }
-    tell(page -> whom.contains(page.person()), Topic.SPEAKING);
+    tell(whom, Topic.SPEAKING);
   }
 
   private List<Push.Speaking> speaking(PersonId person) {
@@ -130,7 +134,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
 
   /** Tells every page that the server is there, its time, and how the service stands. */
   void sayAlive() {
-    tell(page -> true, Topic.SERVICE);
+    tellAll(Topic.SERVICE);
   }
 
   @Override
@@ -140,7 +144,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
 
   @Override
   public void toReturnChanged() {
-    tell(page -> true, Topic.TO_RETURN);
+    tellAll(Topic.TO_RETURN);
   }
 
   /** Has somebody told of whom something has become of a message. */
@@ -151,12 +155,12 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   /** Tells the pages of these people that something has become of a message of theirs. */
   public void voicemailChanged(Collection<PersonId> people) {
     voicemail.forEach(each -> each.accept(people));
-    tell(page -> people.contains(page.person()), Topic.VOICEMAIL);
+    tell(people, Topic.VOICEMAIL);
   }
 
   /** Tells the pages of these people that something has become of a recording of theirs. */
   public void recordingsChanged(Collection<PersonId> people) {
-    tell(page -> people.contains(page.person()), Topic.RECORDINGS);
+    tell(people, Topic.RECORDINGS);
   }
 
   /**
@@ -165,7 +169,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
    * @param owner whose own they are; null for those of the office
    */
   public void contactsChanged(@Nullable PersonId owner) {
-    tell(page -> owner == null || owner.equals(page.person()), Topic.CONTACTS);
+    if (owner == null) {
+      tellAll(Topic.CONTACTS);
+    } else {
+      tell(owner, Topic.CONTACTS);
+    }
   }
 
   /** Tells this person's pages that their speed dials have changed. */
@@ -175,17 +183,17 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
 
   /** Tells the pages of these people that what is to be done has changed. */
   public void followUpsChanged(Collection<PersonId> people) {
-    tell(page -> people.contains(page.person()), Topic.FOLLOW_UPS);
+    tell(people, Topic.FOLLOW_UPS);
   }
 
   /** Tells the pages of these people that their devices, or who has them, have changed. */
   public void devicesChanged(PersonId... people) {
-    tell(page -> List.of(people).contains(page.person()), Topic.DEVICES);
+    tell(List.of(people), Topic.DEVICES);
   }
 
   /** Tells every page that rules, lines, hours or blocks have changed: whose, they ask again. */
   public void rulesChanged() {
-    tell(page -> true, Topic.RULES);
+    tellAll(Topic.RULES);
   }
 
   /** Tells somebody something once; their pages have a sentence for it. */
@@ -199,29 +207,53 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   }
 
   void add(OpenPage page) {
-    pages.add(page);
+    pages.compute(
+        page.person(),
+        (person, mine) -> {
+          Set<OpenPage> all = mine == null ? ConcurrentHashMap.newKeySet() : mine;
+          all.add(page);
+          return all;
+        });
     page.tellEverything();
   }
 
   void remove(OpenPage page) {
-    pages.remove(page);
+    pages.computeIfPresent(
+        page.person(),
+        (person, mine) -> {
+          mine.remove(page);
+          return mine.isEmpty() ? null : mine;
+        });
   }
 
   /** The open pages like this. */
   Collection<OpenPage> opened(Predicate<OpenPage> wanted) {
-    return pages.stream().filter(wanted).toList();
+    return opened().filter(wanted).toList();
+  }
+
+  /** The open pages of somebody. */
+  Collection<OpenPage> opened(PersonId person) {
+    return pages.getOrDefault(person, Set.of());
+  }
+
+  private Stream<OpenPage> opened() {
+    return pages.values().stream().flatMap(Set::stream);
   }
 
   private void tell(PersonId person, NoticeView notice) {
-    opened(page -> page.person().equals(person)).forEach(page -> page.tell(notice));
+    opened(person).forEach(page -> page.tell(notice));
   }
 
   private void tell(PersonId person, Topic topic) {
-    tell(page -> page.person().equals(person), topic);
+    opened(person).forEach(page -> page.tell(topic));
   }
 
-  private void tell(Predicate<OpenPage> whom, Topic topic) {
-    opened(whom).forEach(page -> page.tell(topic));
+  private void tell(Collection<PersonId> people, Topic topic) {
+    people.forEach(person -> tell(person, topic));
+  }
+
+  private void tellAll(Topic topic) {
+    opened().forEach(page -> page.tell(topic));
   }
 
   /** What a page is told now of what has changed for it. */

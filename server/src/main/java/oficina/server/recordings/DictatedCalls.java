@@ -55,6 +55,11 @@ class DictatedCalls implements Dictation {
   }
 
   @Override
+  public Optional<PersonId> reader(long id) {
+    return recordings.owner(id);
+  }
+
+  @Override
   public void written(long id, @Nullable List<List<Word>> words) {
     Optional<PersonId> owner =
         words == null

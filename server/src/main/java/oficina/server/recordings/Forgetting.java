@@ -10,6 +10,7 @@ import java.util.concurrent.Executors;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
+import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,12 +27,7 @@ class Forgetting {
 
   /** Whoever moves the clock waits for no database. */
   private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "forgetting");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadExecutor(Threads.behind("forgetting"));
 
   private final RecordingStore recordings;
   private final LogStore log;

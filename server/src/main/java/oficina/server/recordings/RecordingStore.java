@@ -282,6 +282,11 @@ class RecordingStore {
     jdbc.sql("update recording set transcript = ?, words = ? where id = ?")
         .params(state.name(), CoreJson.JSON.writeValueAsString(words), id)
         .update();
+    return owner(id);
+  }
+
+  /** Whose a recording is, if it still is there. */
+  Optional<PersonId> owner(long id) {
     return jdbc.sql("select owner from recording where id = ?")
         .param(id)
         .query(Long.class)

@@ -12,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import oficina.server.problems.Problem;
+import oficina.server.threads.Threads;
 import org.springframework.stereotype.Component;
 
 /**
@@ -28,13 +29,12 @@ class PasswordChecks {
   private final Map<String, Integer> waiting = new ConcurrentHashMap<>();
   private final ThreadPoolExecutor checks =
       new ThreadPoolExecutor(
-          1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(WAITING), this::thread);
-
-  private Thread thread(Runnable work) {
-    Thread thread = new Thread(work, "passwords");
-    thread.setDaemon(true);
-    return thread;
-  }
+          1,
+          1,
+          0,
+          TimeUnit.SECONDS,
+          new ArrayBlockingQueue<>(WAITING),
+          Threads.behind("passwords"));
 
   /**
    * Does something that checks or hashes a password.

@@ -18,6 +18,7 @@ import java.util.function.Predicate;
 import oficina.core.people.PersonId;
 import oficina.server.door.Limits;
 import oficina.server.office.OfficeData;
+import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -51,7 +52,7 @@ public class SignIns {
 
   private final Set<String> used = ConcurrentHashMap.newKeySet();
   private final ScheduledExecutorService housekeeping =
-      Executors.newSingleThreadScheduledExecutor();
+      Executors.newSingleThreadScheduledExecutor(Threads.named("sign-ins"));
 
   SignIns(
       SignInStore store,

@@ -10,6 +10,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
+import oficina.server.threads.Threads;
 
 /**
  * Where strangers who ask too much wait a while for their refusal. Answered at once they would ask
@@ -23,12 +24,7 @@ class Tarpit {
   private final Problems problems;
   private final AtomicInteger waiting = new AtomicInteger();
   private final ScheduledExecutorService clock =
-      Executors.newSingleThreadScheduledExecutor(
-          work -> {
-            Thread thread = new Thread(work, "tarpit");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadScheduledExecutor(Threads.named("tarpit"));
 
   Tarpit(Problems problems) {
     this.problems = problems;

@@ -16,6 +16,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import oficina.server.problems.Problem;
+import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -56,11 +57,7 @@ final class SoundPort implements SmartLifecycle {
           10,
           TimeUnit.SECONDS,
           new ArrayBlockingQueue<>(WAITING_TO_SHAKE),
-          work -> {
-            Thread thread = new Thread(work, "sound-handshake");
-            thread.setDaemon(true);
-            return thread;
-          });
+          Threads.named("sound-handshake"));
   private volatile @Nullable DatagramChannel channel;
 
   SoundPort(

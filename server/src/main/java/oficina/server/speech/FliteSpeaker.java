@@ -15,6 +15,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import oficina.core.sound.BadSoundException;
 import oficina.core.sound.Wav;
+import oficina.server.threads.Threads;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -32,13 +33,7 @@ class FliteSpeaker implements Speaker {
 
   private record Said(Voice voice, String text) {}
 
-  private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "speech");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService work = Executors.newSingleThreadExecutor(Threads.named("speech"));
   private final Map<Said, CompletableFuture<short[]>> said =
       Collections.synchronizedMap(
           new LinkedHashMap<>(16, 0.75f, /* accessOrder= */ true) {

@@ -11,10 +11,12 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import oficina.core.sound.Pcm;
 import oficina.core.sound.Wav;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * Transcripts by Debian's pocketsphinx, in a process of its own, behind everything else that wants
@@ -23,7 +25,6 @@ import org.springframework.stereotype.Component;
 @Component
 class SphinxTranscriber implements Transcriber {
   private static final Logger LOG = LoggerFactory.getLogger(SphinxTranscriber.class);
-  private static final Path MODEL = Path.of("/usr/share/pocketsphinx/model/en-us/en-us");
   private static final String LANGUAGE_OF_THE_MODEL = "en";
 
   /** Loading the model takes a moment, however short the sound is. */
@@ -39,12 +40,15 @@ class SphinxTranscriber implements Transcriber {
   private static final Pattern VARIANT = Pattern.compile("\\(\\d+\\)$");
 
   private final boolean able;
+  private final Pronunciations pronunciations;
 
   /**
    * @param language of the office, by its two letters
    */
-  SphinxTranscriber(@Value("${oficina.speech.language}") String language) {
-    able = language.equals(LANGUAGE_OF_THE_MODEL) && Files.isDirectory(MODEL) && isInstalled();
+  SphinxTranscriber(
+      @Value("${oficina.speech.language}") String language, Pronunciations pronunciations) {
+    this.pronunciations = pronunciations;
+    able = language.equals(LANGUAGE_OF_THE_MODEL) && SphinxModel.isInstalled() && isInstalled();
     if (!able) {
       LOG.info("Messages are not written down: there is no pocketsphinx for {}", language);
     }
@@ -65,55 +69,65 @@ class SphinxTranscriber implements Transcriber {
   }
 
   @Override
-  public List<Word> listen(short[] samples) throws SpeechException {
-    Path sound = null;
-    Path words = null;
+  public List<Word> listen(short[] samples, List<String> names) throws SpeechException {
+    Path directory = null;
     try {
-      sound = Files.createTempFile("message", ".wav");
-      words = Files.createTempFile("message", ".txt");
-      Files.write(sound, Wav.write(samples));
-      Process process =
-          new ProcessBuilder(
-                  "nice",
-                  "-n",
-                  "19",
-                  "pocketsphinx_continuous",
-                  "-infile",
-                  sound.toString(),
-                  "-time",
-                  "yes",
-                  "-logfn",
-                  "/dev/null")
-              .redirectOutput(words.toFile())
-              .redirectError(ProcessBuilder.Redirect.DISCARD)
-              .start();
-      int patience = Math.max(LEAST_SECONDS, 3 * samples.length / Pcm.RATE);
-      if (!process.waitFor(patience, TimeUnit.SECONDS)) {
-        process.destroyForcibly();
-        throw new SpeechException("took longer than " + patience + " s");
-      }
-      if (process.exitValue() != 0) {
-        throw new SpeechException("ended with " + process.exitValue());
-      }
-      return read(Files.readAllLines(words, StandardCharsets.UTF_8));
+      directory = Files.createTempDirectory("oficina-listening");
+      return listen(samples, names, directory);
     } catch (IOException e) {
       throw new SpeechException(e.getMessage());
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new SpeechException("was interrupted");
     } finally {
-      delete(sound);
-      delete(words);
+      delete(directory);
     }
   }
 
-  private static void delete(@org.jspecify.annotations.Nullable Path file) {
+  private List<Word> listen(short[] samples, List<String> names, Path directory)
+      throws IOException, InterruptedException, SpeechException {
+    Path sound = directory.resolve("sound.wav");
+    Path words = directory.resolve("words.txt");
+    Files.write(sound, Wav.write(samples));
+    List<String> command = new ArrayList<>(List.of("nice", "-n", "19", "pocketsphinx_continuous"));
+    command.addAll(List.of("-infile", sound.toString(), "-time", "yes", "-logfn", "/dev/null"));
+    command.addAll(knowing(names, directory));
+    Process process =
+        new ProcessBuilder(command)
+            .redirectOutput(words.toFile())
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    int patience = Math.max(LEAST_SECONDS, 3 * samples.length / Pcm.RATE);
+    if (!process.waitFor(patience, TimeUnit.SECONDS)) {
+      process.destroyForcibly();
+      throw new SpeechException("took longer than " + patience + " s");
+    }
+    if (process.exitValue() != 0) {
+      throw new SpeechException("ended with " + process.exitValue());
+    }
+    return read(Files.readAllLines(words, StandardCharsets.UTF_8));
+  }
+
+  /** What tells it the names; nothing when they cannot be told: the rest is heard all the same. */
+  private List<String> knowing(List<String> names, Path directory) {
+    Path model = directory.resolve("words.lm.bin");
+    Path dictionary = directory.resolve("words.dict");
     try {
-      if (file != null) {
-        Files.deleteIfExists(file);
+      SphinxModel.write(pronunciations.of(names), model, dictionary);
+      return List.of("-lm", model.toString(), "-dict", dictionary.toString());
+    } catch (IOException e) {
+      LOG.warn("Names are not recognised in messages: {}", e.getMessage());
+      return List.of();
+    }
+  }
+
+  private static void delete(@Nullable Path directory) {
+    try {
+      if (directory != null) {
+        FileSystemUtils.deleteRecursively(directory);
       }
     } catch (IOException e) {
-      LOG.debug("{} is left over", file);
+      LOG.debug("{} is left over", directory);
     }
   }
 

@@ -21,8 +21,9 @@ public interface Transcriber {
    * Listens to sound. Takes long; one at a time.
    *
    * @param samples as in {@link oficina.core.sound.Pcm}
+   * @param names words that may well be said and are in no dictionary, as they are written
    * @return what was understood, nothing when nobody spoke
    * @throws SpeechException when it failed or took too long
    */
-  List<Word> listen(short[] samples) throws SpeechException;
+  List<Word> listen(short[] samples, List<String> names) throws SpeechException;
 }

@@ -21,6 +21,7 @@ import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEngine;
+import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -36,12 +37,7 @@ class Attendants implements ExchangeListener {
   private final ExchangeLoop loop;
   private final ReadingOut readingOut;
   private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "attendant");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadExecutor(Threads.named("attendant"));
   private final Map<CallId, Session> sessions = new HashMap<>();
 
   Attendants(SoundEngine engine, ExchangeLoop loop, ReadingOut readingOut) {

@@ -2,6 +2,7 @@ package oficina.server.voicemail;
 
 import java.util.List;
 import java.util.Optional;
+import oficina.core.people.PersonId;
 import oficina.server.keeping.Dictation;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundStore;
@@ -42,6 +43,11 @@ class Dictated implements Dictation {
   @Override
   public short[] samples(Piece piece) {
     return KeptSound.samples(sounds.seconds(piece.sound(), piece.second(), piece.seconds()));
+  }
+
+  @Override
+  public Optional<PersonId> reader(long id) {
+    return Optional.ofNullable(Trays.owner(messages.tray(id)).employee());
   }
 
   @Override

@@ -12,6 +12,7 @@ import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.server.people.Parties;
 import oficina.server.speech.Speaker;
+import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -34,13 +35,7 @@ public class Greetings {
   private static final int AT_ONCE = 4;
 
   private final ExecutorService work =
-      Executors.newFixedThreadPool(
-          AT_ONCE,
-          task -> {
-            Thread thread = new Thread(task, "greetings");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newFixedThreadPool(AT_ONCE, Threads.named("greetings"));
   private final GreetingStore store;
   private final Speaker speaker;
   private final Parties parties;

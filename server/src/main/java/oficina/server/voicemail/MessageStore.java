@@ -446,6 +446,14 @@ class MessageStore {
         .optional();
   }
 
+  /** In which tray a message is. */
+  String tray(long id) {
+    return jdbc.sql("select mailbox from message where id = ?")
+        .param(id)
+        .query(String.class)
+        .single();
+  }
+
   /** The sound of a message, by a caller who knows that it may be had. */
   SoundStore.Sound sound(long id) {
     return jdbc.sql("select sound_id from message where id = ?")
@@ -467,8 +475,7 @@ class MessageStore {
     jdbc.sql("update message set transcript = ?, words = ? where id = ?")
         .params(state.name(), CoreJson.JSON.writeValueAsString(words), id)
         .update();
-    String mailbox =
-        jdbc.sql("select mailbox from message where id = ?").param(id).query(String.class).single();
+    String mailbox = tray(id);
     keepWords(
         id,
         mailbox,

@@ -1,0 +1,85 @@
+package oficina.server.speech;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Component;
+
+/**
+ * How names are spoken that are in no dictionary: Debian's flite reads them by the rules it speaks
+ * by, and its phones are those of the transcriber's dictionary under other names.
+ */
+@Component
+class Pronunciations {
+  private static final int SECONDS = 5;
+
+  /** Marks over letters, and letters that no English rule knows. */
+  private static final Pattern FOREIGN = Pattern.compile("[^a-z']");
+
+  private static final Map<String, String> LETTERS =
+      Map.of("ø", "o", "ł", "l", "æ", "ae", "œ", "oe", "ß", "ss", "đ", "d", "ð", "th", "þ", "th");
+
+  private final Map<String, String> known = new ConcurrentHashMap<>();
+
+  /** Each name with its phones; those that cannot be read are left out. */
+  Map<String, String> of(List<String> names) {
+    Map<String, String> all = new LinkedHashMap<>();
+    for (String name : names) {
+      String phones = known.computeIfAbsent(name, Pronunciations::read);
+      if (!phones.isEmpty()) {
+        all.put(name, phones);
+      }
+    }
+    return all;
+  }
+
+  private static String read(String name) {
+    String plain = name.toLowerCase(Locale.ROOT);
+    for (Map.Entry<String, String> letter : LETTERS.entrySet()) {
+      plain = plain.replace(letter.getKey(), letter.getValue());
+    }
+    plain = FOREIGN.matcher(Normalizer.normalize(plain, Normalizer.Form.NFKD)).replaceAll("");
+    if (plain.isEmpty()) {
+      return "";
+    }
+    try {
+      Process process =
+          new ProcessBuilder("flite", "-ps", "-t", plain, "-o", "none")
+              .redirectError(ProcessBuilder.Redirect.DISCARD)
+              .start();
+      String phones =
+          new String(process.getInputStream().readAllBytes(), StandardCharsets.US_ASCII);
+      if (!process.waitFor(SECONDS, TimeUnit.SECONDS)) {
+        process.destroyForcibly();
+        return "";
+      }
+      return phones(phones);
+    } catch (IOException e) {
+      return ""; // no flite: written down without names
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return "";
+    }
+  }
+
+  /** Of what flite prints, the phones as the dictionary of Carnegie Mellon University has them. */
+  static String phones(String printed) {
+    List<String> phones = new ArrayList<>();
+    for (String phone : printed.trim().split("\\s+")) {
+      if (phone.equals("ax")) {
+        phones.add("AH");
+      } else if (!phone.equals("pau")) {
+        phones.add(phone.toUpperCase(Locale.ROOT));
+      }
+    }
+    return String.join(" ", phones);
+  }
+}
