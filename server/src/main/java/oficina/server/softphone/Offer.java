@@ -1,8 +1,10 @@
 package oficina.server.softphone;
 
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import oficina.server.problems.Problem;
@@ -16,14 +18,24 @@ import org.springframework.http.HttpStatus;
  * @param name its half of the user name of STUN
  * @param fingerprint SHA-256 of the certificate with which it will come
  * @param opus its number for Opus; null when it has none
+ * @param events its numbers for keys (RFC 4733), by the clock of the sound they come with
  */
-record Offer(String mid, String name, byte[] fingerprint, @Nullable Integer opus) {
+record Offer(
+    String mid,
+    String name,
+    byte[] fingerprint,
+    @Nullable Integer opus,
+    Map<Integer, Integer> events) {
   private static final Pattern MEDIUM = Pattern.compile("m=audio \\d+ UDP/TLS/RTP/SAVPF [\\d ]+");
   private static final Pattern MID = Pattern.compile("a=mid:([A-Za-z0-9._-]{1,16})");
   private static final Pattern NAME = Pattern.compile("a=ice-ufrag:([A-Za-z0-9+/]{4,256})");
   private static final Pattern FINGERPRINT =
       Pattern.compile("a=fingerprint:sha-256 ((?:[0-9A-F]{2}:){31}[0-9A-F]{2})");
   private static final Pattern SETUP = Pattern.compile("a=setup:(actpass|active)");
+  private static final Pattern EVENTS =
+      Pattern.compile("a=rtpmap:(\\d{1,3}) telephone-event/(\\d{4,5})");
+  private static final int OPUS_CLOCK = 48_000;
+  private static final int NARROW_CLOCK = 8_000;
   private static final Pattern OPUS = Pattern.compile("a=rtpmap:(\\d{1,3}) opus/48000/2");
 
   /**
@@ -45,7 +57,28 @@ record Offer(String mid, String name, byte[] fingerprint, @Nullable Integer opus
         wanted(lines, MID),
         wanted(lines, NAME),
         HexFormat.ofDelimiter(":").withUpperCase().parseHex(wanted(lines, FINGERPRINT)),
-        opus == null ? null : Integer.valueOf(opus));
+        opus == null ? null : Integer.valueOf(opus),
+        events(lines));
+  }
+
+  private static Map<Integer, Integer> events(List<String> lines) {
+    Map<Integer, Integer> events = new HashMap<>();
+    for (String line : lines) {
+      Matcher match = EVENTS.matcher(line.strip());
+      if (match.matches()) {
+        events.put(Integer.valueOf(match.group(2)), Integer.valueOf(match.group(1)));
+      }
+    }
+    return events;
+  }
+
+  /**
+   * Its number for keys, with sound of this kind.
+   *
+   * @return null when it sends none
+   */
+  @Nullable Integer events(boolean withOpus) {
+    return events.get(withOpus ? OPUS_CLOCK : NARROW_CLOCK);
   }
 
   private static String wanted(List<String> lines, Pattern pattern) {
@@ -91,6 +124,13 @@ record Offer(String mid, String name, byte[] fingerprint, @Nullable Integer opus
                 .formatted(payloadType)
             : "a=rtpmap:%d %s/8000\r\na=ptime:20"
                 .formatted(payloadType, payloadType == 0 ? "PCMU" : "PCMA");
+    Integer events = events(isOpus);
+    String keysType = events == null ? "" : " " + events;
+    String keys =
+        events == null
+            ? ""
+            : "\r\na=rtpmap:%1$d telephone-event/%2$d\r\na=fmtp:%1$d 0-15"
+                .formatted(events, isOpus ? OPUS_CLOCK : NARROW_CLOCK);
     String family = address.contains(":") ? "IP6" : "IP4";
     String print = HexFormat.ofDelimiter(":").withUpperCase().formatHex(localFingerprint);
     return String.join(
@@ -102,12 +142,12 @@ record Offer(String mid, String name, byte[] fingerprint, @Nullable Integer opus
             "a=ice-lite",
             "a=group:BUNDLE " + mid,
             "a=msid-semantic: WMS office",
-            "m=audio " + port + " UDP/TLS/RTP/SAVPF " + payloadType,
+            "m=audio " + port + " UDP/TLS/RTP/SAVPF " + payloadType + keysType,
             "c=IN " + family + " " + address,
             "a=rtcp-mux",
             "a=mid:" + mid,
             "a=sendrecv",
-            codec,
+            codec + keys,
             "a=ice-ufrag:" + localName,
             "a=ice-pwd:" + password,
             "a=fingerprint:sha-256 " + print.toUpperCase(Locale.ROOT),

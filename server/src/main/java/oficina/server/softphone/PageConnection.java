@@ -11,9 +11,11 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import oficina.core.sound.G711;
 import oficina.core.sound.JitterBuffer;
 import oficina.core.sound.Pcm;
+import oficina.core.sound.TelephoneEvents;
 import oficina.server.sound.SoundEnd;
 import org.bouncycastle.tls.DTLSTransport;
 import org.bouncycastle.tls.DatagramTransport;
@@ -23,11 +25,13 @@ import org.slf4j.LoggerFactory;
 
 /**
  * The sound of one page: first it proves who it is (STUN, then DTLS), then packets come and go.
- * What comes is put in order by the jitter buffer until the engine asks for it.
+ * What comes is put in order by the jitter buffer until the engine asks for it; keys among it (RFC
+ * 4733) are told at once.
  */
 final class PageConnection implements SoundEnd {
   private static final Logger LOG = LoggerFactory.getLogger(PageConnection.class);
   private static final int HEADER = 12;
+  private static final int TIMESTAMP = 4;
   private static final int LARGEST = 1_500;
   private static final int WAITING = 64;
   private static final int MARKER = 0x80;
@@ -44,6 +48,9 @@ final class PageConnection implements SoundEnd {
   private final byte[] password;
   private final long source;
   private final Refused refused;
+  private final @Nullable Integer keysType;
+  private final Consumer<Character> pressed;
+  private final TelephoneEvents events = new TelephoneEvents();
 
   private final BlockingQueue<byte[]> handshake = new ArrayBlockingQueue<>(WAITING);
   private final AtomicBoolean shaking = new AtomicBoolean();
@@ -73,7 +80,8 @@ final class PageConnection implements SoundEnd {
       Refused refused,
       String name,
       String password,
-      long source) {
+      long source,
+      Consumer<Character> pressed) {
     this.port = port;
     this.handshakes = handshakes;
     this.offer = offer;
@@ -81,9 +89,11 @@ final class PageConnection implements SoundEnd {
     this.name = name;
     this.password = password.getBytes(StandardCharsets.US_ASCII);
     this.source = source;
+    this.pressed = pressed;
     boolean opus = offer.opus() != null && Opus.THERE;
     this.codec = opus ? new OpusCodec() : new G711Codec(G711.A_LAW);
     this.payloadType = opus ? offer.opus() : G711.A_LAW.payloadType();
+    this.keysType = offer.events(opus);
   }
 
   /** Its half of the user name of STUN. */
@@ -182,6 +192,13 @@ final class PageConnection implements SoundEnd {
       int sequence = (received[2] & 0xFF) << 8 | received[3] & 0xFF;
       synchronized (jitter) {
         jitter.put(sequence, received, header, plain - header, System.nanoTime() / 1_000_000);
+      }
+    } else if (keysType != null && type == keysType) {
+      int header = Srtp.header(received, plain);
+      int timestamp = ByteBuffer.wrap(received).getInt(TIMESTAMP);
+      Character key = events.take(received, header, plain - header, timestamp);
+      if (key != null) {
+        pressed.accept(key);
       }
     }
   }

@@ -2,7 +2,11 @@ package oficina.server.softphone;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.call.CallId;
+import oficina.core.exchange.Command;
 import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.FewEvents;
 import oficina.server.exchange.ExchangeListener;
@@ -21,17 +25,19 @@ import org.springframework.stereotype.Component;
 public class Softphones implements ExchangeListener {
   private final SoundPort port;
   private final SoundEngine engine;
+  private final ExchangeLoop loop;
   private final Map<EndId, PageConnection> connections = new ConcurrentHashMap<>();
 
   Softphones(SoundPort port, SoundEngine engine, ExchangeLoop loop) {
     this.port = port;
     this.engine = engine;
+    this.loop = loop;
     loop.listen(this);
   }
 
   /** Connects a window whose offer this is, and returns the answer. */
   String connect(EndId end, Offer offer) {
-    SoundPort.Answered answered = port.answer(offer);
+    SoundPort.Answered answered = port.answer(offer, key -> pressed(end, key));
     PageConnection before = connections.put(end, answered.connection());
     engine.attach(end, answered.connection());
     if (before != null) {
@@ -54,9 +60,27 @@ public class Softphones implements ExchangeListener {
    * @param sdp what it offers
    */
   public Handset handset(String sdp) {
-    SoundPort.Answered answered = port.answer(Offer.read(sdp));
+    SoundPort.Answered answered = port.answer(Offer.read(sdp), key -> {});
     PageConnection connection = answered.connection();
     return new Handset(connection, answered.sdp(), () -> port.close(connection));
+  }
+
+  /** A key that comes among the sound of a device counts like one pressed on its screen. */
+  private void pressed(EndId end, char key) {
+    if (end instanceof EndId.Device at) {
+      loop.post(() -> press(at, String.valueOf(key)));
+    }
+  }
+
+  private void press(EndId.Device at, String key) {
+    for (CallId id : loop.state().inHand(at.person())) {
+      Connection mine = loop.state().call(id).of(at.person());
+      if (mine.state() == ConnectionState.CONNECTED && at.device().equals(mine.device())) {
+        loop.run(new Command.SendDigits(id, at.person(), key));
+        loop.pressed(id, key);
+        return;
+      }
+    }
   }
 
   /** Ends the sound of a window. */

@@ -15,6 +15,7 @@ import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import oficina.server.problems.Problem;
 import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
@@ -91,9 +92,10 @@ final class SoundPort implements SmartLifecycle {
   /**
    * A page wants to be connected.
    *
+   * @param pressed is told of keys that come among the sound, on the thread of this port
    * @throws Problem when there is no sound now
    */
-  Answered answer(Offer offer) {
+  Answered answer(Offer offer, Consumer<Character> pressed) {
     DatagramChannel open = channel;
     if (open == null) {
       throw new Problem(HttpStatus.SERVICE_UNAVAILABLE, "NO_SOUND");
@@ -102,7 +104,7 @@ final class SoundPort implements SmartLifecycle {
     String password = secret(PASSWORD_BYTES);
     long source = random.nextInt() & 0xFFFFFFFFL;
     PageConnection connection =
-        new PageConnection(this, handshakes, offer, refused, name, password, source);
+        new PageConnection(this, handshakes, offer, refused, name, password, source, pressed);
     byName.put(name, connection);
     try {
       InetSocketAddress here = (InetSocketAddress) open.getLocalAddress();

@@ -38,6 +38,7 @@ import org.bouncycastle.tls.crypto.impl.bc.BcDefaultTlsCredentialedSigner;
  */
 public final class TestPage implements AutoCloseable, DatagramTransport {
   private static final int OPUS = 111;
+  private static final int KEYS = 110;
 
   private final DatagramSocket socket;
   private final Identity identity = new Identity();
@@ -78,7 +79,7 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
             "s=-",
             "t=0 0",
             "a=group:BUNDLE 0",
-            "m=audio 9 UDP/TLS/RTP/SAVPF " + (opus ? OPUS + " " : "") + "0 8",
+            "m=audio 9 UDP/TLS/RTP/SAVPF " + (opus ? OPUS + " " + KEYS + " " : "") + "0 8",
             "c=IN IP4 0.0.0.0",
             "a=ice-ufrag:page",
             "a=ice-pwd:asd88fgpdd777uzjYhagZg",
@@ -89,6 +90,7 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
             "a=sendrecv",
             "a=rtcp-mux",
             opus ? "a=rtpmap:" + OPUS + " opus/48000/2" : "a=rtpmap:0 PCMU/8000",
+            "a=rtpmap:" + KEYS + " telephone-event/48000",
             "a=rtpmap:8 PCMA/8000")
         + "\r\n";
   }
@@ -156,13 +158,28 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
     socket.send(new DatagramPacket(packet, packet.length, server));
   }
 
+  /** Presses a key, as RFC 4733 has it: told while it is down, and three times when it is up. */
+  void press(int event) throws IOException {
+    time += 960;
+    for (int packet = 1; packet <= 5; packet++) {
+      int flags = packet < 3 ? 10 : 0x80 | 10;
+      int duration = Math.min(packet, 3) * 960;
+      byte[] payload = {(byte) event, (byte) flags, (byte) (duration >> 8), (byte) duration};
+      sendRaw(packet(KEYS, payload, payload.length));
+    }
+  }
+
   /** The next packet as it goes over the network. */
   public byte[] packet(byte[] payload, int length) {
-    byte[] packet = new byte[12 + length + 10];
     time += payloadType == OPUS ? 960 : 160;
+    return packet(payloadType, payload, length);
+  }
+
+  private byte[] packet(int type, byte[] payload, int length) {
+    byte[] packet = new byte[12 + length + 10];
     ByteBuffer.wrap(packet)
         .put((byte) 0x80)
-        .put((byte) payloadType)
+        .put((byte) type)
         .putShort((short) number++)
         .putInt(time)
         .putInt(77)

@@ -1,0 +1,55 @@
+package oficina.server.softphone;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Map;
+import oficina.server.Client;
+import oficina.server.TestServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Keys that come as telephone events (RFC 4733) over the connection of a device. */
+@ExtendWith(TestServer.class)
+class KeysAmongSoundTest {
+  private static final byte[] SILENCE = {(byte) 0xF8, (byte) 0xFF, (byte) 0xFE};
+
+  private static TestPage connected(Client person) throws IOException {
+    TestPage page = new TestPage();
+    Map<String, String> offered =
+        Map.of("device", "test", "sdp", page.offer(/* opus= */ Opus.THERE));
+    page.answered(person.post("/api/softphone", offered).body().get("sdp").asString());
+    page.connect();
+    for (int i = 0; i < 20; i++) { // the server may need a moment more for the handshake
+      page.send(SILENCE, SILENCE.length);
+      page.hear(new byte[1_500], 20);
+    }
+    return page;
+  }
+
+  @Test
+  void they_count_once_each_in_the_call_at_that_device() throws IOException {
+    try (Client ines = Client.signedIn("ines");
+        Client tomasz = Client.signedIn("tomasz")) {
+      ines.connect("test");
+      tomasz.connect("test");
+      String call = ines.call("999");
+      TestServer.get().clock().advance(Duration.ofSeconds(4));
+      ines.awaitCall("TALKING");
+      try (TestPage mine = connected(ines);
+          TestPage others = connected(tomasz)) {
+        others.press(9); // who is in no call presses nothing
+        mine.press(4);
+        mine.press(4);
+        mine.press(11);
+        mine.press(16); // a flash of the hook is no key
+        ines.await(push -> push.toString().contains("\"digits\":\"44#\""));
+        ines.service(call, "hold");
+        mine.press(7); // nobody is spoken to
+        ines.service(call, "retrieve");
+        mine.press(8);
+        ines.await(push -> push.toString().contains("\"digits\":\"44#8\""));
+      }
+      ines.service(call, "clear");
+    }
+  }
+}
