@@ -63,7 +63,7 @@ class OutsideTest {
     assertThat(ines.call("0114 496 0155")).containsText("1278");
     ines.press("0");
     assertThat(ines.call("0114 496 0155")).containsText("12780");
-    browsers.pass(Duration.ofSeconds(2));
+    browsers.pass(Duration.ofSeconds(4));
     ines.hasNoCalls();
   }
 

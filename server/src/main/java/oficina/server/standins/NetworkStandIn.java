@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 final class NetworkStandIn implements Trunk {
   private static final Duration SET_UP = Duration.ofMillis(700);
   private static final Duration USUAL_TALK = Duration.ofSeconds(40);
+  private static final Duration SAYS_GOODBYE = Duration.ofSeconds(3);
   private static final Duration EMERGENCY_ANSWERS = Duration.ofSeconds(2);
 
   private final ExchangeLoop loop;
@@ -147,8 +148,8 @@ final class NetworkStandIn implements Trunk {
     if (subscriber != null
         && subscriber.habit() == Habit.MENU
         && !played(outside.subscriber)
-        && digits.endsWith("0")) {
-      loop.later(Duration.ofSeconds(1), () -> hangsUpByItself(outside));
+        && digits.endsWith(String.valueOf(Scripts.HANGS_UP))) {
+      loop.later(SAYS_GOODBYE, () -> hangsUpByItself(outside));
     }
   }
 

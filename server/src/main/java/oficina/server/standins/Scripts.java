@@ -1,5 +1,6 @@
 package oficina.server.standins;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +8,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import oficina.server.office.DemoOffice;
 import oficina.server.speech.Speaker;
+import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -23,21 +25,34 @@ class Scripts {
     CALLER,
     /** A machine with a menu. */
     MENU,
-    /** A machine after a key was pressed; {@code {key}} is the key. */
+    /** A machine after a key was pressed that is one of its choices. */
     PRESSED,
+    /** A machine after any other key, {@code {key}}. */
+    NO_CHOICE,
     /** What somebody says to a machine that has sounded its tone. */
     MESSAGE,
     EMERGENCY,
     COLLEAGUE
   }
 
+  /** Keys of the menu that do something besides being answered. */
+  private static final char REPEATS = '1';
+
+  static final char HANGS_UP = '0';
+
   private final Speaker speaker;
   private final Map<Role, List<String>> lines;
+  private final Map<Character, String> choices;
 
   Scripts(Speaker speaker) {
     this.speaker = speaker;
+    List<CSVRecord> spoken = DemoOffice.read("spoken.csv");
+    this.choices =
+        spoken.stream()
+            .filter(line -> Role.valueOf(line.get("role")) == Role.PRESSED)
+            .collect(Collectors.toMap(line -> line.get("key").charAt(0), line -> line.get("text")));
     this.lines =
-        DemoOffice.read("spoken.csv").stream()
+        spoken.stream()
             .collect(
                 Collectors.groupingBy(
                     line -> Role.valueOf(line.get("role")),
@@ -64,11 +79,17 @@ class Scripts {
     return List.of(say(name, text.replace("{name}", name)));
   }
 
-  /** What a machine says when a key is pressed. */
+  /** What a machine says when a key is pressed: first about the key, then its choices. */
   List<CompletableFuture<short[]>> pressed(String name, char key) {
-    return lines.get(Role.PRESSED).stream()
-        .map(text -> say(name, text.replace("{key}", spoken(key)).replace("{name}", name)))
-        .toList();
+    List<String> texts = new ArrayList<>();
+    if (key != REPEATS) {
+      String other = lines.get(Role.NO_CHOICE).get(0).replace("{key}", spoken(key));
+      texts.add(choices.getOrDefault(key, other));
+    }
+    if (key != HANGS_UP) {
+      texts.addAll(lines.get(Role.MENU));
+    }
+    return texts.stream().map(text -> say(name, text.replace("{name}", name))).toList();
   }
 
   private static String spoken(char key) {

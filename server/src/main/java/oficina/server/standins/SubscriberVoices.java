@@ -39,10 +39,12 @@ class SubscriberVoices {
     private final @Nullable PhoneNumber number;
     private final ScriptedVoice own;
     private final String name;
+    private final boolean machine;
 
-    FarEnd(@Nullable PhoneNumber number, String name, ScriptedVoice own) {
+    FarEnd(@Nullable PhoneNumber number, String name, boolean machine, ScriptedVoice own) {
       this.number = number;
       this.name = name;
+      this.machine = machine;
       this.own = own;
     }
 
@@ -77,16 +79,23 @@ class SubscriberVoices {
   void begins(OutsideCall call, @Nullable Subscriber subscriber, Runnable said) {
     String name = subscriber == null ? "" : subscriber.name();
     Scripts.Role role = call.incoming ? Scripts.Role.CALLED : Scripts.Role.CALLER;
-    if (subscriber != null && subscriber.habit() == Habit.MENU) {
+    boolean machine = subscriber != null && subscriber.habit() == Habit.MENU;
+    if (machine) {
       role = Scripts.Role.MENU;
     }
     ScriptedVoice voice = scripts.voice(role, name, said);
-    attach(call.call, new FarEnd(call.subscriber, name, voice));
+    attach(call.call, new FarEnd(call.subscriber, name, machine, voice));
   }
 
   /** A call to the emergency services. */
   void emergency(TrunkCall call) {
-    attach(call, new FarEnd(null, "", scripts.voice(Scripts.Role.EMERGENCY, "Emergency", null)));
+    attach(
+        call,
+        new FarEnd(
+            null,
+            "",
+            /* machine= */ false,
+            scripts.voice(Scripts.Role.EMERGENCY, "Emergency", null)));
   }
 
   private void attach(TrunkCall call, FarEnd end) {
@@ -97,7 +106,7 @@ class SubscriberVoices {
   /** A machine answers to keys. */
   void pressed(TrunkCall call, String digits) {
     FarEnd end = ends.get(call);
-    if (end != null && !digits.isEmpty() && Character.isDigit(digits.charAt(digits.length() - 1))) {
+    if (end != null && end.machine && !digits.isEmpty()) {
       end.own.say(scripts.pressed(end.name, digits.charAt(digits.length() - 1)));
     }
   }
