@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Redirect, Route, Switch } from 'wouter';
 import { Frame } from './frame/Frame';
 import { listen } from './live/socket';
 import { FirstPassword } from './session/FirstPassword';
@@ -48,17 +48,17 @@ export function App() {
     <MeContext value={session.me}>
       <Frame>
         <Suspense>
-          <Routes>
-            <Route path="/desk" element={<Desk />} />
-            <Route path="/history" element={<History />} />
-            <Route path="/history/recordings" element={<Recordings />} />
-            <Route path="/history/follow-ups" element={<FollowUps />} />
-            <Route path="/voicemail" element={<Voicemail />} />
-            <Route path="/contacts" element={<Contacts />} />
-            <Route path="/rules" element={<CallRules />} />
-            {session.me.standIns && <Route path="/outside" element={<Outside />} />}
-            <Route path="*" element={<Navigate to="/desk" replace />} />
-          </Routes>
+          <Switch>
+            <Route path="/desk" component={Desk} />
+            <Route path="/history" component={History} />
+            <Route path="/history/recordings" component={Recordings} />
+            <Route path="/history/follow-ups" component={FollowUps} />
+            <Route path="/voicemail" component={Voicemail} />
+            <Route path="/contacts" component={Contacts} />
+            <Route path="/rules" component={CallRules} />
+            {session.me.standIns && <Route path="/outside" component={Outside} />}
+            <Redirect to="/desk" replace />
+          </Switch>
         </Suspense>
       </Frame>
     </MeContext>

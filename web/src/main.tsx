@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
 import { App } from './App';
+import { loadProblems } from './api/client';
 import './frame/theme';
 import './styles.css';
 import { claimDevice } from './live/device';
@@ -22,13 +22,12 @@ async function application(): Promise<ReactNode> {
   await claimDevice();
   return (
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
+      <App />
     </QueryClientProvider>
   );
 }
 
+void loadProblems();
 const page = await (location.pathname === '/phone' ? phone() : application());
 
 createRoot(document.getElementById('root') as HTMLElement).render(<StrictMode>{page}</StrictMode>);

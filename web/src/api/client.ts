@@ -8,8 +8,18 @@ export class Problem extends Error {
     readonly code: string,
     about: Record<string, string> = {},
   ) {
-    super(t(`problem.${code}`, { ...about, defaultValue: t('problem.UNEXPECTED') }));
+    super(t([`problem.${code}`, `trouble.${code}`, 'trouble.UNEXPECTED'], about));
   }
+}
+
+let sentences: Promise<void> | undefined;
+
+/** The sentences of all problems, which no page needs to begin with. Without a server there are none. */
+export function loadProblems(): Promise<void> {
+  sentences ??= import('./problems').catch(() => {
+    sentences = undefined;
+  }) as Promise<void>;
+  return sentences;
 }
 
 let onSignedOut = () => {};
@@ -72,6 +82,7 @@ async function send(
 }
 
 async function asProblem(response: Response, text: string): Promise<Problem> {
+  await loadProblems();
   try {
     const { code, about } = JSON.parse(text) as { code: string; about?: Record<string, string> };
     return new Problem(response.status, code, about);
@@ -106,5 +117,5 @@ export const del = <T = void>(path: string) => request<T>('DELETE', path);
 
 /** What to tell a person of an error, whatever it is. */
 export function sentence(error: unknown): string {
-  return error instanceof Problem ? error.message : t('problem.UNEXPECTED');
+  return error instanceof Problem ? error.message : t('trouble.UNEXPECTED');
 }

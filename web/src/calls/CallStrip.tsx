@@ -2,13 +2,10 @@ import { Suspense, lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
-import { TargetPicker } from '../dial/TargetPicker';
 import { useNow } from '../live/now';
-import { ParkPanel } from '../park/ParkPanel';
 import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
 import { CallButtons } from './CallButtons';
-import { KeysPanel } from './KeysPanel';
 import { Members } from './Members';
 import { useCallDrag, useDrop } from './drag';
 import { howItCame } from './howItCame';
@@ -20,6 +17,8 @@ import { WhoIsIt } from './WhoIsIt';
 const KnownLine = lazy(() =>
   import('../followup/KnownLine').then((it) => ({ default: it.KnownLine })),
 );
+
+const Panel = lazy(() => import('./Panel').then((it) => ({ default: it.Panel })));
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -115,10 +114,10 @@ export function CallStrip({ call }: { call: CallView }) {
           <CallButtons call={call} wide />
         </div>
       )}
-      {panel === 'KEYS' && call.actions.includes('DIGITS') && <KeysPanel call={call} />}
-      {panel === 'PARK' && <ParkPanel call={call} />}
-      {(panel === 'TRANSFER' || panel === 'ADD') && (
-        <TargetPicker key={panel} call={call} adding={panel === 'ADD'} />
+      {panel && (
+        <Suspense>
+          <Panel call={call} what={panel} />
+        </Suspense>
       )}
     </article>
   );

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { KeyCap } from '../frame/KeyCap';
 import { Ringing } from './Ringing';
 import { useCalls } from './store';

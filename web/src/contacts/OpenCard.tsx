@@ -1,7 +1,7 @@
 import { IconPhone } from '@tabler/icons-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { sentence } from '../api/client';
 import type { ContactView } from '../api/types';
 import { callParty } from '../calls/services';

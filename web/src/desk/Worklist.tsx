@@ -1,7 +1,7 @@
 import { IconMessage } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { get, sentence } from '../api/client';
 import type { MessageView, SlotView, ToCallBack } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';

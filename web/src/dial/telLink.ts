@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from 'wouter';
 
 const PARAMETER = 'dial';
 

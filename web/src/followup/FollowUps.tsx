@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { sentence } from '../api/client';
 import { FollowUpForm } from './FollowUpForm';
 import { FollowUpRow } from './FollowUpRow';

@@ -1,5 +1,5 @@
 import { Suspense, lazy, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useLocation } from 'wouter';
 import { CallsElsewhere } from '../calls/CallsElsewhere';
 import { useCallKeys } from '../calls/callKeys';
 import { drafts } from '../followup/drafts';
@@ -19,6 +19,11 @@ const StatusSheet = lazy(() =>
 );
 const KeysDialog = lazy(() => import('./KeysDialog').then((it) => ({ default: it.KeysDialog })));
 
+/** What a call opens beneath its buttons is there before anybody wants it. */
+function loadPanels() {
+  void import('../calls/Panel');
+}
+
 /** After the page is there: nobody waits for it, and it is part of no view. */
 function startSound() {
   let stop: (() => void) | undefined;
@@ -34,8 +39,7 @@ function startSound() {
 
 /** What surrounds every view: tabs, my state, banners, notices, and calls that need me. */
 export function Frame({ children }: { children: ReactNode }) {
-  const navigate = useNavigate();
-  const { pathname } = useLocation();
+  const [pathname, navigate] = useLocation();
   const me = useMe();
   const run = useLine((line) => line.run);
   const [keysOpen, setKeysOpen] = useState(false);
@@ -43,6 +47,7 @@ export function Frame({ children }: { children: ReactNode }) {
   useAlerts();
   useCallKeys();
   useEffect(startSound, []);
+  useEffect(loadPanels, []);
   useEffect(() => finished.restore(), []);
   useEffect(() => drafts.sendAll(me.id), [me.id, run]);
   useKeys(
@@ -53,7 +58,7 @@ export function Frame({ children }: { children: ReactNode }) {
         { key: 'g', run: () => void pickUp() },
         ...tabs(me).map((tab) => ({
           key: tab.key.toLowerCase(),
-          run: () => void navigate(tab.path),
+          run: () => navigate(tab.path),
         })),
       ],
       [navigate, me],

@@ -1,7 +1,7 @@
 import { IconChevronDown } from '@tabler/icons-react';
 import { Suspense, lazy, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NavLink } from 'react-router';
+import { Link, useLocation } from 'wouter';
 import { Lamp } from '../people/Lamp';
 import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
@@ -41,6 +41,8 @@ interface Props {
 export function Header({ onKeys, onStatus }: Props) {
   const { t } = useTranslation();
   const me = useMe();
+  const [pathname] = useLocation();
+  const isOpen = (path: string) => pathname === path || pathname.startsWith(`${path}/`);
   return (
     <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4">
       <p className="flex h-[52px] items-center gap-2 pr-4 text-xl font-bold max-sm:pr-0">
@@ -52,23 +54,22 @@ export function Header({ onKeys, onStatus }: Props) {
         className="order-last flex gap-1 self-end max-md:w-full max-sm:gap-0 md:order-none"
       >
         {tabs(me).map((tab) => (
-          <NavLink
+          <Link
             key={tab.path}
             to={tab.path}
             title={t('key.title', { key: tab.key })}
             aria-label={tab.short && t(tab.word)}
-            className={({ isActive }) =>
-              `rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-sm:px-1.5 max-sm:text-sm ${
-                isActive
-                  ? 'bg-base-200 text-base-content font-semibold'
-                  : 'opacity-85 hover:opacity-100'
-              }`
-            }
+            aria-current={isOpen(tab.path) ? 'page' : undefined}
+            className={`rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-sm:px-1.5 max-sm:text-sm ${
+              isOpen(tab.path)
+                ? 'bg-base-200 text-base-content font-semibold'
+                : 'opacity-85 hover:opacity-100'
+            }`}
           >
             <span className={tab.short ? 'max-sm:hidden' : undefined}>{t(tab.word)}</span>
             {tab.short && <span className="sm:hidden">{t(tab.short)}</span>}
             {tab.path === '/voicemail' && <Fresh />}
-          </NavLink>
+          </Link>
         ))}
       </nav>
       <div className="on-band ml-auto flex h-[52px] items-center gap-2">

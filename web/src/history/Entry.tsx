@@ -1,7 +1,7 @@
 import { IconArrowDownLeft, IconArrowUpRight, IconChevronDown } from '@tabler/icons-react';
 import { Suspense, lazy, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import type { HistoryEntry } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
 import { Cord } from '../cord/Cord';

@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
 import type { RecordingView } from '../api/types';
 import { nameOf } from '../calls/order';

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useLocation } from 'react-router';
+import { useLocation } from 'wouter';
 import type { NoticeView } from '../api/types';
 import { aboutParty, activeCall, nameOf } from '../calls/order';
 import { useCalls } from '../calls/store';
@@ -18,7 +18,7 @@ const isDue = (notice: NoticeView) => notice.what === 'FOLLOW_UP_DUE';
 export function useAlerts() {
   const { t } = useTranslation();
   const calls = useCalls();
-  const { pathname } = useLocation();
+  const [pathname] = useLocation();
   const blocked = useSound((state) => state.blocked);
   const ringing = calls.filter((call) => call.phase === 'RINGING');
   const loud = useLoud(ringing);

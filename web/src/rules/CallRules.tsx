@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, lazy, useEffect, useState, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
 import type { Hours, RuleBody, RulesBody, RulesView, StationView, TrialView } from '../api/types';
 import { nameOf } from '../calls/order';

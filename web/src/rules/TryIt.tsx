@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { sentence } from '../api/client';
 import type { StationView, TrialView } from '../api/types';
 import { nameOf } from '../calls/order';

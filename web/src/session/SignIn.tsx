@@ -31,7 +31,7 @@ export function SignIn({ signedOut, unreachable }: Props) {
     ),
   );
 
-  const message = error || unreachable || (signedOut ? t('problem.SIGNED_OUT') : '');
+  const message = error || unreachable || (signedOut ? t('trouble.SIGNED_OUT') : '');
   return (
     <main className="grid min-h-dvh grid-rows-[minmax(4rem,24vh)_1fr]">
       <div className="bg-neutral text-neutral-content flex items-end justify-center">

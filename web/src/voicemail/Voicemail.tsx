@@ -2,7 +2,7 @@ import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { IconMicrophone, IconSearch } from '@tabler/icons-react';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
 import { useStepping } from '../frame/useStepping';
 import { useSettled } from '../live/useSettled';

@@ -12,6 +12,8 @@ void i18next.use(initReactI18next).init({
   fallbackLng: 'en',
   resources: { en: { translation: Object.assign({}, ...Object.values(features)) as object } },
   interpolation: { escapeValue: false },
+  // Words that come later are shown as soon as they are there.
+  react: { bindI18nStore: 'added' },
 });
 
 /** Words of a view that loads when it is opened, and brings them along. */

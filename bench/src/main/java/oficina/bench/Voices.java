@@ -28,6 +28,7 @@ import oficina.server.sound.EndId;
 import oficina.server.sound.EngineLoad;
 import oficina.server.sound.SoundEngine;
 import oficina.server.speech.Speaker;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How long sound takes, how well it arrives over a bad line, and how many calls can be spoken at
@@ -38,6 +39,10 @@ final class Voices {
   private static final int BURSTS = 60;
   private static final int MANY_LEGS = 100;
   private static final int CALLS = 50;
+
+  /** Two of each call, and one more who is brought in. */
+  private static final int PARTIES = 3;
+
   private static final int SECONDS = Integer.getInteger("oficina.voices.seconds", 600);
 
   private final TestServer server;
@@ -281,7 +286,7 @@ final class Voices {
     SoundEngine engine = server.bean(SoundEngine.class);
     DeviceId device = new DeviceId("voices");
     List<CodecEnd> ends = new ArrayList<>();
-    for (int i = 0; i < 2 * CALLS; i++) {
+    for (int i = 0; i < PARTIES * CALLS; i++) {
       CodecEnd end = new CodecEnd(/* opus= */ true);
       ends.add(end);
       engine.attach(new EndId.Device(person(i), device), end);
@@ -296,17 +301,16 @@ final class Voices {
     while (System.nanoTime() < until) {
       int i = random.nextInt(CALLS);
       if (calls[i] == null || random.nextInt(30) == 0) {
-        if (calls[i] != null) {
-          loop.submit(new Command.Clear(calls[i], person(2 * i))).join();
-        }
-        calls[i] = new CallId("v" + System.nanoTime());
-        Dialled to = new Dialled.Internal(Long.toString(BenchOffice.FIRST_EXTENSION + 2L * i + 1));
-        loop.submit(new Command.MakeCall(calls[i], person(2 * i), device, to, null)).join();
-        loop.submit(new Command.Answer(calls[i], person(2 * i + 1), device)).join();
+        clear(loop, calls[i], i);
+        calls[i] = call(loop, device, PARTIES * i, PARTIES * i + 1);
+      } else if (random.nextInt(10) == 0) {
+        CallId second = call(loop, device, PARTIES * i, PARTIES * i + 2);
+        loop.submit(new Command.Join(calls[i], person(PARTIES * i), second)).join();
+        clear(loop, second, i); // refused once they are joined, or if they could not be
       } else if (random.nextBoolean()) {
-        loop.submit(new Command.Hold(calls[i], person(2 * i))).join();
+        loop.submit(new Command.Hold(calls[i], person(PARTIES * i))).join();
       } else {
-        loop.submit(new Command.Retrieve(calls[i], person(2 * i))).join();
+        loop.submit(new Command.Retrieve(calls[i], person(PARTIES * i))).join();
       }
       Thread.sleep(20);
     }
@@ -319,11 +323,24 @@ final class Voices {
         "%.3f %%",
         100.0 - 100.0 * (engine.lateFrames() - late) / (engine.frames() - frames));
     for (int i = 0; i < CALLS; i++) {
-      if (calls[i] != null) {
-        loop.submit(new Command.Clear(calls[i], person(2 * i))).join();
-      }
+      clear(loop, calls[i], i);
     }
     ends.forEach(CodecEnd::close);
+  }
+
+  private static CallId call(ExchangeLoop loop, DeviceId device, int from, int to) {
+    CallId call = new CallId("v" + System.nanoTime());
+    Dialled number = new Dialled.Internal(Integer.toString(BenchOffice.FIRST_EXTENSION + to));
+    loop.submit(new Command.MakeCall(call, person(from), device, number, null)).join();
+    loop.submit(new Command.Answer(call, person(to), device)).join();
+    return call;
+  }
+
+  /** Whoever of the three is in it leaves it. */
+  private static void clear(ExchangeLoop loop, @Nullable CallId call, int i) {
+    for (int party = 0; call != null && party < PARTIES; party++) {
+      loop.submit(new Command.Clear(call, person(PARTIES * i + party))).join();
+    }
   }
 
   private static PersonId person(int number) {

@@ -175,7 +175,7 @@ public class ExchangeLoop implements SmartLifecycle {
   public void pressed(CallId id, String keys) {
     Call call = exchange.state().call(id);
     if (call != null && call.connections().stream().anyMatch(each -> each.party().takesKeys())) {
-      listeners.forEach(each -> guarded("pass keys on", () -> each.pressed(id, keys)));
+      listeners.forEach(each -> guarded("pass keys on in", id, () -> each.pressed(id, keys)));
     }
   }
 
@@ -220,7 +220,10 @@ public class ExchangeLoop implements SmartLifecycle {
     deriving.everything().run();
     moveTo(clock.instant());
     writer.start();
-    post(() -> listeners.forEach(each -> guarded("take up", () -> each.takenUp(exchange.state()))));
+    post(
+        () ->
+            listeners.forEach(
+                each -> guarded("take up", now, () -> each.takenUp(exchange.state()))));
     Thread loop = new Thread(this::loop, "exchange");
     thread = loop;
     loop.start();
@@ -250,11 +253,14 @@ public class ExchangeLoop implements SmartLifecycle {
     }
   }
 
-  private static void guarded(String what, Runnable action) {
+  /**
+   * @param about written out only when it fails: events are long, and there are many
+   */
+  private static void guarded(String what, Object about, Runnable action) {
     try {
       action.run();
     } catch (RuntimeException e) {
-      LOG.error("The exchange could not {}", what, e);
+      LOG.error("The exchange could not {} {}", what, about, e);
     }
   }
 
@@ -263,9 +269,9 @@ public class ExchangeLoop implements SmartLifecycle {
       try {
         Posted next = inbox.poll(untilNext(), TimeUnit.MILLISECONDS);
         Instant until = next == null ? clock.instant() : next.at();
-        guarded("do what is due", () -> catchUp(until));
+        guarded("do what is due by", until, () -> catchUp(until));
         if (next != null) {
-          guarded("do something", next.action());
+          guarded("do what was asked for at", next.at(), next.action());
         }
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
@@ -351,14 +357,15 @@ public class ExchangeLoop implements SmartLifecycle {
   }
 
   private void applied(ExchangeEvent event) {
-    listeners.forEach(each -> guarded("follow " + event, () -> each.applied(event)));
+    listeners.forEach(each -> guarded("follow", event, () -> each.applied(event)));
   }
 
   private void tell(Told happened) {
     listeners.forEach(
         listener ->
             guarded(
-                "tell of " + happened.event(),
+                "tell of",
+                happened.event(),
                 () -> listener.happened(happened.event(), happened.after())));
   }
 

@@ -38,6 +38,8 @@ class SoundFollower implements ExchangeListener {
   private record After(
       ExchangeEvent event, Map<CallId, @Nullable Call> calls, Map<Place, EndId> lines) {}
 
+  private static final short[] ENTRY = Tones.ENTRY.round();
+
   private record Place(CallId call, int leg) {}
 
   private final SoundEngine engine;
@@ -164,7 +166,7 @@ class SoundFollower implements ExchangeListener {
     int now = call.parties();
     Integer before = parties.put(id, now);
     if (before != null && now > Math.max(2, before)) {
-      engine.play(id, CallSound.ALL, Tones.ENTRY.round());
+      engine.play(id, CallSound.ALL, ENTRY);
     }
   }
 

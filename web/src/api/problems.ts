@@ -1,0 +1,4 @@
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
