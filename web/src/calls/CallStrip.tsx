@@ -5,6 +5,7 @@ import { LiveCord } from '../cord/Cord';
 import { useNow } from '../live/now';
 import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
+import { AnyPanel } from './AnyPanel';
 import { CallButtons } from './CallButtons';
 import { Members } from './Members';
 import { useCallDrag, useDrop } from './drag';
@@ -17,8 +18,6 @@ import { WhoIsIt } from './WhoIsIt';
 const KnownLine = lazy(() =>
   import('../followup/KnownLine').then((it) => ({ default: it.KnownLine })),
 );
-
-const Panel = lazy(() => import('./Panel').then((it) => ({ default: it.Panel })));
 
 const LOOK: Record<CallView['phase'], string> = {
   RINGING:
@@ -114,11 +113,7 @@ export function CallStrip({ call }: { call: CallView }) {
           <CallButtons call={call} wide />
         </div>
       )}
-      {panel && (
-        <Suspense>
-          <Panel call={call} what={panel} />
-        </Suspense>
-      )}
+      {panel && <AnyPanel call={call} what={panel} />}
     </article>
   );
 }

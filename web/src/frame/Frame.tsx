@@ -1,5 +1,6 @@
 import { Suspense, lazy, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useLocation } from 'wouter';
+import { loadPanel } from '../calls/AnyPanel';
 import { CallsElsewhere } from '../calls/CallsElsewhere';
 import { useCallKeys } from '../calls/callKeys';
 import { drafts } from '../followup/drafts';
@@ -18,11 +19,6 @@ const StatusSheet = lazy(() =>
   import('../status/StatusSheet').then((it) => ({ default: it.StatusSheet })),
 );
 const KeysDialog = lazy(() => import('./KeysDialog').then((it) => ({ default: it.KeysDialog })));
-
-/** What a call opens beneath its buttons is there before anybody wants it. */
-function loadPanels() {
-  void import('../calls/Panel');
-}
 
 /** After the page is there: nobody waits for it, and it is part of no view. */
 function startSound() {
@@ -47,7 +43,7 @@ export function Frame({ children }: { children: ReactNode }) {
   useAlerts();
   useCallKeys();
   useEffect(startSound, []);
-  useEffect(loadPanels, []);
+  useEffect(() => void loadPanel(), []);
   useEffect(() => finished.restore(), []);
   useEffect(() => drafts.sendAll(me.id), [me.id, run]);
   useKeys(

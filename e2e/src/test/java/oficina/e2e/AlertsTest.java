@@ -1,10 +1,12 @@
 package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -65,6 +67,33 @@ class AlertsTest {
     tomasz.button("Answer").click();
     tomasz.page.waitForFunction("shown.length === 0");
     assertThat(tomasz.page).hasTitle("Desk – Oficina");
+  }
+
+  private static void rings(Desk desk, String when) {
+    desk.page.getByRole(AriaRole.BANNER).locator("button").first().click();
+    desk.page
+        .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("This computer rings"))
+        .selectOption(new SelectOption().setLabel(when));
+    desk.press("Escape");
+  }
+
+  @Test
+  void the_computer_rings_after_the_desk_phone_when_so_chosen() {
+    Desk ines = browsers.of("ines");
+    Desk tomasz = watched("tomasz");
+    DeskPhone phone = DeskPhone.of(tomasz);
+    rings(tomasz, "after 10 s");
+    ines.dial("221");
+    phone.shows("Ines Calloway calls");
+    tomasz.sees("Ines Calloway", "ringing");
+    tomasz.page.waitForFunction("shown[0]?.startsWith('Ringing: Ines Calloway')");
+    assertEquals(0, tomasz.page.evaluate("playing.size"), "shown, and not heard yet");
+    browsers.pass(Duration.ofSeconds(10));
+    tomasz.page.waitForFunction("[...playing].some(src => src.endsWith('ring.wav'))");
+    phone.press("Speaker");
+    tomasz.page.waitForFunction("shown.length === 0 && playing.size === 0");
+    phone.press("End").page.close();
+    rings(tomasz, "at once");
   }
 
   @Test

@@ -8,13 +8,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /**
- * The server is killed and the database stopped while three people are at their desks and speak.
+ * The server is killed and the database stopped while people are at their desks and speak, one of
+ * them at a desk phone.
  */
 class NeverLostTest {
   private static final int INES = 3_600;
   private static final int TOMASZ = 4_300;
   private static final int ADAEZE = 5_100;
-  private static final List<Integer> ALL = List.of(INES, TOMASZ, ADAEZE);
+  private static final int JOSS = 5_900;
+  private static final List<Integer> ALL = List.of(INES, TOMASZ, ADAEZE, JOSS);
 
   @RegisterExtension final Browsers browsers = new Browsers();
 
@@ -39,6 +41,12 @@ class NeverLostTest {
       adaeze.sees("Ines Calloway", "talking");
       ines.button("Hold").click();
       adaeze.sees("Ines Calloway", "they put you on hold");
+      Desk joss = browsers.speaking("joss", JOSS);
+      Desk lotte = browsers.of("lotte");
+      DeskPhone phone = DeskPhone.of(lotte);
+      joss.dial("233");
+      phone.shows("Joss Ardley calls").press("Speaker");
+      lotte.sees("Joss Ardley", "talking");
 
       server.kill();
       for (Desk desk : List.of(ines, tomasz, adaeze)) {
@@ -49,6 +57,11 @@ class NeverLostTest {
       tomasz.isTold("The server was restarted and is back. Calls in your hand: 1.");
       adaeze.sees("Ines Calloway", "they put you on hold");
       assertThat(ines.slot("61")).containsText("Tomasz Brill");
+      phone.isPlugged();
+      lotte.sees("Joss Ardley", "on the desk phone");
+      Ear.hears(new Desk(phone.page), ALL, JOSS);
+      phone.shows("Joss Ardley").press("End");
+      lotte.hasNoCalls();
       ines.take("61");
       tomasz.sees("Ines Calloway", "talking");
       ines.sees("Adaeze Moor", "on hold");

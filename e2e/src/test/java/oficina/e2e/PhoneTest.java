@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
 import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -115,11 +116,7 @@ class PhoneTest {
     nells.shows("Nell Garrow 235");
     device(joss).click();
     Locator sheet = joss.page.getByRole(AriaRole.DIALOG);
-    sheet
-        .getByRole(
-            AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Whose").setExact(true))
-        .selectOption(
-            new com.microsoft.playwright.options.SelectOption().setLabel("Nell Garrow 235"));
+    whose(sheet).selectOption(new SelectOption().setLabel("Nell Garrow 235"));
     joss.button("Use it").click();
     nells.shows("Joss Ardley 234").shows("Lent to you");
     assertThat(sheet).containsText("You use the desk phone of Nell Garrow until you leave.");
@@ -132,6 +129,40 @@ class PhoneTest {
     sheet.getByText("Give it back").click();
     nells.shows("Nell Garrow 235");
     joss.press("Escape");
+    opened.close();
+  }
+
+  private static Locator whose(Locator sheet) {
+    return sheet.getByRole(
+        AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Whose").setExact(true));
+  }
+
+  @Test
+  void the_phone_of_a_meeting_room_is_used_by_those_who_may_and_given_back() {
+    Desk kirsi = browsers.of("kirsi");
+    Desk joss = browsers.of("joss");
+    Desk tomasz = browsers.of("tomasz");
+    kirsi.open("Outside");
+    Page opened =
+        kirsi.page.waitForPopup(() -> kirsi.button("Open the desk phone of Skerry Room").click());
+    DeskPhone room = new DeskPhone(opened);
+    room.shows("Skerry Room 260");
+    device(joss).click();
+    assertThat(joss.button("Open my desk phone")).isVisible();
+    assertThat(joss.page.getByText("Skerry Room 260")).hasCount(0);
+    device(kirsi).click();
+    Locator sheet = kirsi.page.getByRole(AriaRole.DIALOG);
+    whose(sheet).selectOption(new SelectOption().setLabel("Skerry Room 260"));
+    kirsi.button("Use it").click();
+    room.shows("Kirsi Laine-Abernethy 216");
+    kirsi.press("Escape");
+    room.type("221").press("Call");
+    tomasz.sees("Kirsi Laine-Abernethy", "ringing");
+    room.press("End");
+    device(kirsi).click();
+    sheet.getByText("Give it back").click();
+    room.shows("Skerry Room 260");
+    kirsi.press("Escape");
     opened.close();
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -59,6 +60,25 @@ class PhonesOverHttpTest {
     silent.press("DIGIT", 2);
     assertThat(silent.isTold()).as("it learns nothing").isFalse();
     silent.unplug();
+  }
+
+  @Test
+  void those_that_do_not_say_who_they_are_keep_no_telephone_out() {
+    List<TestPhone> silent = new ArrayList<>();
+    int refused = 0;
+    while (refused == 0) {
+      assertThat(silent).as("of one origin, who say nothing").hasSizeLessThan(100);
+      silent.add(new TestPhone(null));
+      refused = silent.size() < 40 ? 0 : silent.get(silent.size() - 1).closes(100);
+    }
+    assertThat(refused).isEqualTo(1013);
+    silent.forEach(TestPhone::unplug);
+    while (refused != 0) {
+      TestPhone another = new TestPhone(null);
+      refused = another.closes(200);
+      another.unplug();
+    }
+    plug(lotte, "Lotte").unplug();
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import oficina.server.json.CoreJson;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /** A desk phone at the end of its line, as equipment is. */
@@ -19,14 +20,16 @@ public final class TestPhone implements WebSocket.Listener {
   private final WebSocket socket;
   private volatile long toldAt;
 
-  public TestPhone(Object first) {
+  public TestPhone(@Nullable Object first) {
     String address = TestServer.get().address().replace("http", "ws") + "/api/handset";
     socket =
         HttpClient.newHttpClient()
             .newWebSocketBuilder()
             .buildAsync(URI.create(address), this)
             .join();
-    say(first);
+    if (first != null) {
+      say(first);
+    }
   }
 
   public void say(Object what) {
@@ -83,8 +86,13 @@ public final class TestPhone implements WebSocket.Listener {
   }
 
   public int closes() {
+    return closes(10_000);
+  }
+
+  /** With which code its line is closed within this time; 0 when it is not. */
+  public int closes(int millis) {
     try {
-      Integer code = closed.poll(10, TimeUnit.SECONDS);
+      Integer code = closed.poll(millis, TimeUnit.MILLISECONDS);
       return code == null ? 0 : code;
     } catch (InterruptedException e) {
       throw new IllegalStateException(e);

@@ -9,7 +9,9 @@ import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
+import oficina.core.people.Status;
 import oficina.core.state.Call;
+import oficina.core.state.ExchangeState;
 
 /**
  * Who may do what with calls that are not in their hand, and with the office. What one does with
@@ -48,6 +50,15 @@ public final class Permissions {
   public static boolean mayUsePhoneOf(Office office, PersonId person, PersonId owner) {
     List<PersonId> delegates = office.directions().rulesOf(new Party.Employee(owner)).delegates();
     return delegates.isEmpty() || delegates.contains(person);
+  }
+
+  /**
+   * Whether somebody is at their own telephone, which nobody else takes then: they have a window
+   * open, and have not said that they are away or not to be disturbed.
+   */
+  public static boolean isAtTelephone(ExchangeState state, PersonId owner) {
+    Status status = state.status(owner);
+    return state.hasWindow(owner) && (status == null || status.kind().takesCalls());
   }
 
   /** Whether this person takes a parked call without being asked once more. */

@@ -13,6 +13,7 @@ import oficina.core.call.CallId;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
+import oficina.core.people.Status;
 import oficina.core.state.Call;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -107,5 +108,17 @@ class PermissionsTest {
     assertThat(Permissions.mayAdminister(Role.ADMINISTRATOR)).isTrue();
     assertThat(Permissions.mayAdminister(Role.EMPLOYEE)).isFalse();
     assertThat(Permissions.maySwitchCallers(Role.EMPLOYEE)).isFalse();
+  }
+
+  @Test
+  void the_telephone_of_whoever_is_at_it_is_nobody_elses() {
+    assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isTrue();
+    scene.run(new Command.SetStatus(INES, Status.Kind.DO_NOT_DISTURB, "", null));
+    assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isFalse();
+    scene.run(new Command.SetStatus(INES, Status.Kind.BUSY, "", null));
+    boolean busyTakesCalls = Status.Kind.BUSY.takesCalls();
+    assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isEqualTo(busyTakesCalls);
+    scene.run(new Command.DeviceGoes(INES, Scene.WINDOW));
+    assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isFalse();
   }
 }

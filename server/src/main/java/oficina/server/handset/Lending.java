@@ -10,7 +10,6 @@ import oficina.core.handset.Wish;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.core.people.Status;
 import oficina.core.state.Device;
 import oficina.server.calls.Commands;
 import oficina.server.devices.LastWindowClosed;
@@ -171,21 +170,16 @@ class Lending {
     if (!Permissions.mayUsePhoneOf(office.now(), to, owner)) {
       throw new Problem(HttpStatus.FORBIDDEN, "PHONE_FOR_DELEGATES");
     }
-    if (isThere(owner)) {
+    if (Permissions.isAtTelephone(loop.state(), owner)) {
       throw new Problem(
           HttpStatus.CONFLICT, "OWNER_IS_THERE", Map.of("person", office.now().nameOf(owner)));
     }
   }
 
-  /** Whether somebody is signed in, and has not said that they are away or not to be disturbed. */
-  private boolean isThere(PersonId owner) {
-    Status status = loop.state().status(owner);
-    return loop.state().hasWindow(owner) && (status == null || status.kind().takesCalls());
-  }
-
   /** Whether this person could use that telephone now. Only from the exchange's thread. */
   boolean mayUse(PersonId me, PersonId owner) {
-    return !isThere(owner) && Permissions.mayUsePhoneOf(office.now(), me, owner);
+    return !Permissions.isAtTelephone(loop.state(), owner)
+        && Permissions.mayUsePhoneOf(office.now(), me, owner);
   }
 
   /** Has the exchange know whose it is from now on; refused while somebody is on a call at it. */

@@ -70,20 +70,20 @@ public class HistoryStore {
     MISSED(Set.of(Kind.MISSED)),
     RECEIVED(Set.of(Kind.RECEIVED, Kind.MISSED)),
     PLACED(Set.of(Kind.PLACED)),
-    RECORDED(Set.of(Kind.values()), "recorded = true"),
-    WITH_MESSAGE(Set.of(Kind.values()), "with_message = true"),
-    NOTED(Set.of(Kind.values()), written("(n.title <> '' or n.text <> '')"));
+    RECORDED(Set.of(Kind.values()), new Slice("recorded = true", "history_recorded")),
+    WITH_MESSAGE(Set.of(Kind.values()), new Slice("with_message = true", "history_with_message")),
+    NOTED(Set.of(Kind.values()), new Slice(written("(n.title <> '' or n.text <> '')"), ""));
 
     private final Set<Kind> kinds;
 
     /** What else an entry must have; an index has these in order. */
-    private final @Nullable String only;
+    private final @Nullable Slice only;
 
     Filter(Set<Kind> kinds) {
       this(kinds, null);
     }
 
-    Filter(Set<Kind> kinds, @Nullable String only) {
+    Filter(Set<Kind> kinds, @Nullable Slice only) {
       this.kinds = kinds;
       this.only = only;
     }
@@ -238,11 +238,15 @@ public class HistoryStore {
       return lookThrough(person, wanted, before, limit);
     }
     if (found.size() <= MOST_SLICES) {
-      List<String> slices = new ArrayList<>();
-      String only = filter.only == null ? "" : " and " + filter.only;
-      found.keySet().forEach(id -> slices.add("search_id = " + id + only));
+      List<Slice> slices = new ArrayList<>();
+      String only = filter.only == null ? "" : " and " + filter.only.sql();
+      found
+          .keySet()
+          .forEach(id -> slices.add(new Slice("search_id = " + id + only, "history_by_search")));
       if (!wanted.named().isEmpty()) {
-        slices(filter).forEach(slice -> slices.add("other_key in (:named) and " + slice));
+        slices(filter)
+            .forEach(
+                slice -> slices.add(new Slice("other_key in (:named) and " + slice.sql(), "")));
       }
       return page(latest(person, wanted, slices, before, limit + 1), limit);
     }
@@ -259,18 +263,32 @@ public class HistoryStore {
     return new Page(stored(shown), more ? shown.get(limit - 1).place() : null);
   }
 
-  private static List<String> slices(Filter filter) {
+  /**
+   * A part of a person's history.
+   *
+   * @param index that has it in order; empty to let the database choose. Told nothing, it may well
+   *     choose another one that begins with the person, and sort half a million entries.
+   */
+  private record Slice(String sql, String index) {
+    String hint(Wanted.Narrowing narrowing) {
+      return index.isEmpty() || narrowing.hasOwnIndex() ? "" : "force index (" + index + ")";
+    }
+  }
+
+  private static List<Slice> slices(Filter filter) {
     if (filter.only != null) {
       return List.of(filter.only);
     }
     return filter == Filter.ALL
-        ? List.of("true")
-        : filter.kinds.stream().map(kind -> "kind = '" + kind + "'").toList();
+        ? List.of(new Slice("true", "history_by_day"))
+        : filter.kinds.stream()
+            .map(kind -> new Slice("kind = '" + kind + "'", "history_by_kind"))
+            .toList();
   }
 
   /** The latest of several parts of a person's history, each of which an index has in order. */
   private List<Found> latest(
-      PersonId person, Wanted wanted, List<String> slices, Cursor before, int limit) {
+      PersonId person, Wanted wanted, List<Slice> slices, Cursor before, int limit) {
     if (slices.isEmpty()) {
       return List.of();
     }
@@ -279,12 +297,13 @@ public class HistoryStore {
             .map(
                 slice ->
                     """
-                    (select id, began, search_id, other_key from history
+                    (select id, began, search_id, other_key from history %s
                     where person_id = :person and %s and %s and removed_at is null
                     and began <= :began and (began < :began or id < :id)
                     order by began desc, id desc limit :limit)
                     """
-                        .formatted(slice, wanted.narrowing().sql()))
+                        .formatted(
+                            slice.hint(wanted.narrowing()), slice.sql(), wanted.narrowing().sql()))
             .collect(Collectors.joining(" union "));
     return jdbc.sql(
             """

@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import oficina.core.history.SearchWords;
 import oficina.server.database.Times;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,11 @@ record Wanted(
 
   /** What else an entry must have, as SQL that an index answers, with its parameters. */
   record Narrowing(String sql, Map<String, Object> parameters) {
+
+    /** Whether it leaves so little that it is better found by that than by when it was. */
+    boolean hasOwnIndex() {
+      return parameters.keySet().stream().anyMatch(Set.of("others", "line", "outcome")::contains);
+    }
 
     /**
      * @param others with whom the call was; null for anybody

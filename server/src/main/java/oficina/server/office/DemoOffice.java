@@ -9,8 +9,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Stream;
+import oficina.core.call.Party;
 import oficina.core.office.ParkSlot;
 import oficina.core.people.PersonId;
+import oficina.core.rules.CallRules;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -26,10 +29,12 @@ public class DemoOffice {
       CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setNullString("").get();
 
   private final OfficeStore store;
+  private final DirectionsStore directions;
   private final PasswordEncoder passwords;
 
-  DemoOffice(OfficeStore store, PasswordEncoder passwords) {
+  DemoOffice(OfficeStore store, DirectionsStore directions, PasswordEncoder passwords) {
     this.store = store;
+    this.directions = directions;
     this.passwords = passwords;
   }
 
@@ -70,12 +75,26 @@ public class DemoOffice {
     }
     String hash = passwords.encode(PASSWORD); // slow on purpose, so once for all of them
     int position = 0;
+    Map<String, PersonId> ids = new HashMap<>();
     for (CSVRecord person : read("people.csv")) {
       String team = person.get("team");
       PersonId id = store.addPerson(employee(person, hash));
+      ids.put(person.get("sign_in"), id);
       if (groups.containsKey(team)) {
         store.addMember(groups.get(team), id, ++position);
       }
+    }
+    read("people.csv").forEach(person -> delegates(person, ids));
+  }
+
+  /** A meeting room is somebody whom a few may act for, at the telephone that stands in it. */
+  private void delegates(CSVRecord person, Map<String, PersonId> ids) {
+    String signIns = person.get("acted_for_by");
+    if (signIns != null) {
+      List<PersonId> delegates = Stream.of(signIns.split(" ")).map(ids::get).toList();
+      directions.keep(
+          new Party.Employee(ids.get(person.get("sign_in"))),
+          new CallRules(List.of(), List.of(), null, delegates, false));
     }
   }
 

@@ -36,6 +36,10 @@ class PhoneSocket extends TextWebSocketHandler {
   private static final Logger LOG = LoggerFactory.getLogger(PhoneSocket.class);
   private static final int LONGEST_MESSAGE = 24_000;
   private static final int MOST_PHONES = 500;
+
+  /** So many of one network address may not have said yet who they are: an office at its start. */
+  private static final int MOST_UNPROVED = 50;
+
   private static final long PLUGGING_SECONDS = 10;
   private static final long LONGEST_SILENCE_SECONDS = 10;
 
@@ -81,7 +85,12 @@ class PhoneSocket extends TextWebSocketHandler {
 
   @Override
   public void afterConnectionEstablished(WebSocketSession socket) {
-    if (phones.size() >= MOST_PHONES) {
+    String origin = PhoneWindow.origin(socket);
+    long unproved =
+        phones.values().stream()
+            .filter(each -> each.owner() == null && each.origin().equals(origin))
+            .count();
+    if (phones.size() >= MOST_PHONES || unproved >= MOST_UNPROVED) {
       PhoneWindow.close(socket, CloseStatus.SERVICE_OVERLOAD);
       return;
     }

@@ -44,6 +44,17 @@ final class PhoneWindow implements Handset {
     this.clock = clock;
   }
 
+  /** From which network address it comes. */
+  String origin() {
+    return origin(socket);
+  }
+
+  static String origin(WebSocketSession socket) {
+    return socket.getRemoteAddress() == null
+        ? ""
+        : socket.getRemoteAddress().getAddress().getHostAddress();
+  }
+
   @Override
   public void show(Panel panel) {
     send(Map.of("panel", panel, "now", clock.instant()));

@@ -17,8 +17,9 @@ import org.springframework.stereotype.Component;
 
 /**
  * Where passwords are checked and hashed, which is slow on purpose: one at a time in a thread of
- * its own, which rests as long as it has worked, so that it takes little from the calls. Few may
- * wait, of one origin fewer still; everybody else is told to try again.
+ * its own behind all others, which after a wrong one rests as long as it has worked, so that it
+ * takes little from the calls. Few may wait, of one origin fewer still; everybody else is told to
+ * try again.
  */
 @Component
 class PasswordChecks {
@@ -71,8 +72,8 @@ class PasswordChecks {
       answer.complete(check.get());
     } catch (RuntimeException e) {
       answer.completeExceptionally(e);
+      LockSupport.parkNanos(System.nanoTime() - begun);
     }
-    LockSupport.parkNanos(System.nanoTime() - begun);
   }
 
   private void leave(String from) {
