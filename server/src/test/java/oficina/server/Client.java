@@ -196,6 +196,7 @@ public final class Client implements AutoCloseable {
 
   /** Opens the page's WebSocket and waits for the first message. */
   public JsonNode connect() {
+    pushes.clear(); // what an earlier one was told is of no use any more
     listening = true;
     open();
     return await(push -> push.has("calls") && push.has("people"));

@@ -54,7 +54,7 @@ public class PushSocket extends TextWebSocketHandler {
   private final ExecutorService drawers =
       Executors.newFixedThreadPool(DRAWERS, Threads.named("desks"));
   private final ExecutorService firstDrawer =
-      Executors.newSingleThreadExecutor(Threads.behind("first-desks"));
+      Executors.newSingleThreadExecutor(Threads.named("first-desks"));
   private final ScheduledExecutorService heart =
       Executors.newSingleThreadScheduledExecutor(Threads.named("heart"));
 
