@@ -17,8 +17,15 @@ import { useCallStore, useCalls } from './store';
 /** Those I act for, with their calls; the calls that others have in my name; my shared lines in use. */
 export function OthersCalls() {
   const { t } = useTranslation();
-  const principals = usePrincipals();
   const others = useCallStore((store) => store.others);
+  const people = usePeople((store) => store.people);
+  const callsOf = (person?: number | null) =>
+    others.filter(({ holder, mine }) => !mine && holder.person === person);
+  // A meeting room nobody uses takes no space; its lamp is on the people board all the same.
+  const principals = usePrincipals().filter(
+    ({ person }) =>
+      callsOf(person).length > 0 || people.find(({ id }) => id === person)?.lamp !== 'OFF',
+  );
   const me = useMe();
   const calls = useCalls();
   // What rings here has a strip of its own.
@@ -46,7 +53,7 @@ export function OthersCalls() {
           <Principal
             key={each.person}
             principal={each}
-            calls={others.filter(({ holder, mine }) => !mine && holder.person === each.person)}
+            calls={callsOf(each.person)}
             first={first}
           />
         ))}

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import oficina.core.people.Words;
 import org.jspecify.annotations.Nullable;
 
@@ -19,6 +20,9 @@ public final class SearchWords {
   private static final int MOST_WANTED = 6;
   private static final int SHORTEST_PART = 3;
 
+  private static final Pattern BETWEEN_DIGITS = Pattern.compile("[\\s+()-]");
+  private static final Pattern NUMBER = Pattern.compile("[0-9]{3,18}");
+
   private SearchWords() {}
 
   /**
@@ -31,8 +35,8 @@ public final class SearchWords {
     for (String text : texts) {
       if (text != null) {
         Words.of(text).forEach(word -> words.add(cut(word)));
-        String digits = text.replaceAll("[\\s+()-]", "");
-        if (digits.matches("[0-9]{3,18}")) {
+        String digits = BETWEEN_DIGITS.matcher(text).replaceAll("");
+        if (NUMBER.matcher(digits).matches()) {
           for (int from = 0; from + SHORTEST_PART <= digits.length(); from++) {
             words.add(digits.substring(from));
           }
