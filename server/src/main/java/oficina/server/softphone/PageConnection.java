@@ -32,6 +32,7 @@ final class PageConnection implements SoundEnd {
   private static final Logger LOG = LoggerFactory.getLogger(PageConnection.class);
   private static final int HEADER = 12;
   private static final int TIMESTAMP = 4;
+  private static final int KEYS_PER_SECOND = 20;
   private static final int LARGEST = 1_500;
   private static final int WAITING = 64;
   private static final int MARKER = 0x80;
@@ -68,6 +69,8 @@ final class PageConnection implements SoundEnd {
   private final AtomicBoolean closing = new AtomicBoolean();
   private volatile boolean closed;
   private volatile long provedAt = System.nanoTime();
+  private long second;
+  private int keysThisSecond;
   private int number;
   private int time;
   private int silentLeft;
@@ -197,10 +200,20 @@ final class PageConnection implements SoundEnd {
       int header = Srtp.header(received, plain);
       int timestamp = ByteBuffer.wrap(received).getInt(TIMESTAMP);
       Character key = events.take(received, header, plain - header, timestamp);
-      if (key != null) {
+      if (key != null && mayPress()) {
         pressed.accept(key);
       }
     }
+  }
+
+  /** Nobody's fingers are faster; a key more is a step of the exchange more. */
+  private boolean mayPress() {
+    long now = System.nanoTime() / 1_000_000_000;
+    if (now != second) {
+      second = now;
+      keysThisSecond = 0;
+    }
+    return ++keysThisSecond <= KEYS_PER_SECOND;
   }
 
   // --- what the engine asks for -----------------------------------------------------------------

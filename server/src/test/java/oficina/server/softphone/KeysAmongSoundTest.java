@@ -1,5 +1,7 @@
 package oficina.server.softphone;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Map;
@@ -49,6 +51,26 @@ class KeysAmongSoundTest {
         mine.press(8);
         ines.await(push -> push.toString().contains("\"digits\":\"44#8\""));
       }
+      ines.service(call, "clear");
+    }
+  }
+
+  @Test
+  void nobody_presses_keys_faster_than_fingers_do() throws IOException {
+    try (Client ines = Client.signedIn("ines")) {
+      ines.connect("test");
+      String call = ines.call("999");
+      TestServer.get().clock().advance(Duration.ofSeconds(4));
+      ines.awaitCall("TALKING");
+      try (TestPage mine = connected(ines)) {
+        for (int i = 0; i < 200; i++) {
+          mine.press(i % 10);
+        }
+        ines.service(call, "hold");
+        ines.awaitCall("HELD");
+      }
+      String keys = ines.get("/api/desk").body().get("calls").get(0).get("digits").asString();
+      assertThat(keys).hasSizeBetween(1, 60);
       ines.service(call, "clear");
     }
   }
