@@ -123,12 +123,11 @@ final class Transfers {
 
   /** How many times a second everything written since then could be inserted once more. */
   private static double raw(Connection database, long from) throws SQLException {
+    String calls = "call_id in (select subject from journal where seq > " + from + ")";
     long nanos =
         copy(database, "journal", "seq > " + from)
-            + copy(
-                database,
-                "history",
-                "call_id in (select subject from journal where seq > " + from + ")");
+            + copy(database, "call_course", calls)
+            + copy(database, "history", calls);
     return 1e9 / nanos;
   }
 
