@@ -41,12 +41,12 @@ public final class TelephoneEvents {
     }
     // A key that is held down for very long is told in segments, each where the last one ends.
     boolean goesOn = any && !ended && event == last && timestamp == lastTimestamp + lastDuration;
-    boolean known = any && timestamp == lastTimestamp || goesOn;
+    boolean again = any && timestamp == lastTimestamp;
     any = true;
-    ended = known && ended && !goesOn || end;
+    ended = end || again && ended;
     last = event;
     lastTimestamp = timestamp;
     lastDuration = duration;
-    return known ? null : KEYS.charAt(event);
+    return again || goesOn ? null : KEYS.charAt(event);
   }
 }

@@ -87,7 +87,12 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
   /** That a call rings, or is answered, on a line. */
   private record AtLine(Party line, int leg, boolean rings) {}
 
-  private static void guarded(String what, Object about, Runnable action) {
+  /**
+   * Does one thing on its own.
+   *
+   * @param about written out only when it fails: events are long, and there are many
+   */
+  static void guarded(String what, Object about, Runnable action) {
     try {
       action.run();
     } catch (RuntimeException e) {

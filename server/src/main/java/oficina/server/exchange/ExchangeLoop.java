@@ -175,7 +175,8 @@ public class ExchangeLoop implements SmartLifecycle {
   public void pressed(CallId id, String keys) {
     Call call = exchange.state().call(id);
     if (call != null && call.connections().stream().anyMatch(each -> each.party().takesKeys())) {
-      listeners.forEach(each -> guarded("pass keys on in", id, () -> each.pressed(id, keys)));
+      listeners.forEach(
+          each -> Deriving.guarded("pass keys on in", id, () -> each.pressed(id, keys)));
     }
   }
 
@@ -223,7 +224,7 @@ public class ExchangeLoop implements SmartLifecycle {
     post(
         () ->
             listeners.forEach(
-                each -> guarded("take up", now, () -> each.takenUp(exchange.state()))));
+                each -> Deriving.guarded("take up", now, () -> each.takenUp(exchange.state()))));
     Thread loop = new Thread(this::loop, "exchange");
     thread = loop;
     loop.start();
@@ -253,25 +254,14 @@ public class ExchangeLoop implements SmartLifecycle {
     }
   }
 
-  /**
-   * @param about written out only when it fails: events are long, and there are many
-   */
-  private static void guarded(String what, Object about, Runnable action) {
-    try {
-      action.run();
-    } catch (RuntimeException e) {
-      LOG.error("The exchange could not {} {}", what, about, e);
-    }
-  }
-
   private void loop() {
     while (thread == Thread.currentThread()) {
       try {
         Posted next = inbox.poll(untilNext(), TimeUnit.MILLISECONDS);
         Instant until = next == null ? clock.instant() : next.at();
-        guarded("do what is due by", until, () -> catchUp(until));
+        Deriving.guarded("do what is due by", until, () -> catchUp(until));
         if (next != null) {
-          guarded("do what was asked for at", next.at(), next.action());
+          Deriving.guarded("do what was asked for at", next.at(), next.action());
         }
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
@@ -357,13 +347,13 @@ public class ExchangeLoop implements SmartLifecycle {
   }
 
   private void applied(ExchangeEvent event) {
-    listeners.forEach(each -> guarded("follow", event, () -> each.applied(event)));
+    listeners.forEach(each -> Deriving.guarded("follow", event, () -> each.applied(event)));
   }
 
   private void tell(Told happened) {
     listeners.forEach(
         listener ->
-            guarded(
+            Deriving.guarded(
                 "tell of",
                 happened.event(),
                 () -> listener.happened(happened.event(), happened.after())));

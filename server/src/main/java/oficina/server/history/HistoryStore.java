@@ -266,8 +266,8 @@ public class HistoryStore {
   /**
    * A part of a person's history.
    *
-   * @param index that has it in order; empty to let the database choose. Told nothing, it may well
-   *     choose another one that begins with the person, and sort half a million entries.
+   * @param index that has it in order; empty to let the database choose. Told nothing, it reads an
+   *     index from where the person begins, and not from the place that is asked for.
    */
   private record Slice(String sql, String index) {
     String hint(Wanted.Narrowing narrowing) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Queue;
 import oficina.core.handset.Panel;
 import oficina.core.people.PersonId;
+import oficina.server.door.PerSecond;
 import oficina.server.handset.Handset;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
@@ -31,8 +32,7 @@ final class PhoneWindow implements Handset {
   private final Queue<String> waiting = new ArrayDeque<>();
   private boolean sending;
   private volatile long heardAt = System.nanoTime();
-  private long second;
-  private int said;
+  private final PerSecond speaking = new PerSecond(KEYS_PER_SECOND);
 
   private volatile @Nullable PersonId owner;
   private volatile @Nullable String secret;
@@ -85,12 +85,7 @@ final class PhoneWindow implements Handset {
   /** Whether it says no more than fingers can press. */
   boolean maySpeak() {
     heardAt = System.nanoTime();
-    long now = heardAt / 1_000_000_000;
-    if (now != second) {
-      second = now;
-      said = 0;
-    }
-    return ++said <= KEYS_PER_SECOND;
+    return speaking.allows();
   }
 
   long silentSeconds() {

@@ -16,6 +16,7 @@ import oficina.core.sound.G711;
 import oficina.core.sound.JitterBuffer;
 import oficina.core.sound.Pcm;
 import oficina.core.sound.TelephoneEvents;
+import oficina.server.door.PerSecond;
 import oficina.server.sound.SoundEnd;
 import org.bouncycastle.tls.DTLSTransport;
 import org.bouncycastle.tls.DatagramTransport;
@@ -52,6 +53,7 @@ final class PageConnection implements SoundEnd {
   private final @Nullable Integer keysType;
   private final Consumer<Character> pressed;
   private final TelephoneEvents events = new TelephoneEvents();
+  private final PerSecond pressing = new PerSecond(KEYS_PER_SECOND);
 
   private final BlockingQueue<byte[]> handshake = new ArrayBlockingQueue<>(WAITING);
   private final AtomicBoolean shaking = new AtomicBoolean();
@@ -69,8 +71,6 @@ final class PageConnection implements SoundEnd {
   private final AtomicBoolean closing = new AtomicBoolean();
   private volatile boolean closed;
   private volatile long provedAt = System.nanoTime();
-  private long second;
-  private int keysThisSecond;
   private int number;
   private int time;
   private int silentLeft;
@@ -200,20 +200,10 @@ final class PageConnection implements SoundEnd {
       int header = Srtp.header(received, plain);
       int timestamp = ByteBuffer.wrap(received).getInt(TIMESTAMP);
       Character key = events.take(received, header, plain - header, timestamp);
-      if (key != null && mayPress()) {
+      if (key != null && pressing.allows()) {
         pressed.accept(key);
       }
     }
-  }
-
-  /** Nobody's fingers are faster; a key more is a step of the exchange more. */
-  private boolean mayPress() {
-    long now = System.nanoTime() / 1_000_000_000;
-    if (now != second) {
-      second = now;
-      keysThisSecond = 0;
-    }
-    return ++keysThisSecond <= KEYS_PER_SECOND;
   }
 
   // --- what the engine asks for -----------------------------------------------------------------

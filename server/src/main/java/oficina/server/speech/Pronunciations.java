@@ -2,7 +2,6 @@ package oficina.server.speech;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +10,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
+import oficina.core.people.Words;
 import org.springframework.stereotype.Component;
 
 /**
@@ -21,11 +21,8 @@ import org.springframework.stereotype.Component;
 class Pronunciations {
   private static final int SECONDS = 5;
 
-  /** Marks over letters, and letters that no English rule knows. */
-  private static final Pattern FOREIGN = Pattern.compile("[^a-z']");
-
-  private static final Map<String, String> LETTERS =
-      Map.of("ø", "o", "ł", "l", "æ", "ae", "œ", "oe", "ß", "ss", "đ", "d", "ð", "th", "þ", "th");
+  /** Letters that no English rule knows. */
+  private static final Pattern FOREIGN = Pattern.compile("[^a-z]");
 
   private final Map<String, String> known = new ConcurrentHashMap<>();
 
@@ -42,11 +39,7 @@ class Pronunciations {
   }
 
   private static String read(String name) {
-    String plain = name.toLowerCase(Locale.ROOT);
-    for (Map.Entry<String, String> letter : LETTERS.entrySet()) {
-      plain = plain.replace(letter.getKey(), letter.getValue());
-    }
-    plain = FOREIGN.matcher(Normalizer.normalize(plain, Normalizer.Form.NFKD)).replaceAll("");
+    String plain = FOREIGN.matcher(String.join("", Words.of(name))).replaceAll("");
     if (plain.isEmpty()) {
       return "";
     }
