@@ -40,6 +40,8 @@ import org.jspecify.annotations.Nullable;
 final class Voices {
   private static final int SAMPLES = 160;
   private static final int BURSTS = 60;
+  private static final int FRAMES_PER_BURST = 25;
+  private static final long PATIENCE_NANOS = Duration.ofMinutes(2).toNanos();
   private static final int MANY_LEGS = 100;
   private static final int CALLS = 50;
 
@@ -141,7 +143,11 @@ final class Voices {
             .body()
             .get("id")
             .asString();
-    called.client.post("/api/calls/" + call + "/answer", Map.of("device", "window"));
+    Client.Answer answered =
+        called.client.post("/api/calls/" + call + "/answer", Map.of("device", "window"));
+    if (answered.status() != 204) {
+      throw new IllegalStateException(answered.toString());
+    }
   }
 
   /** Bursts of a tone: when does the first loud frame that was sent arrive at the other page? */
@@ -160,12 +166,18 @@ final class Voices {
                 try {
                   long due = System.nanoTime();
                   for (int frame = 0; !Thread.currentThread().isInterrupted(); frame++) {
-                    boolean burst = frame % 25 < 5;
-                    if (frame % 25 == 0) {
+                    boolean burst = frame % FRAMES_PER_BURST < 5;
+                    if (frame % FRAMES_PER_BURST == 0) {
+                      ines.page.isStillThere();
+                      tomasz.page.isStillThere();
                       sent.set(System.nanoTime());
                     }
                     ines.say(burst ? loud : quiet);
-                    due += 20_000_000 + (frame % 25 == 24 ? 700_000 : 0); // at any moment of a beat
+                    due +=
+                        20_000_000
+                            + (frame % FRAMES_PER_BURST == 24
+                                ? 700_000
+                                : 0); // at any moment of a beat
                     LockSupport.parkNanos(due - System.nanoTime());
                   }
                 } catch (IOException e) {
@@ -180,6 +192,9 @@ final class Voices {
       boolean wasLoud = true;
       while (times.size() < BURSTS) {
         short[] frame = tomasz.hear();
+        if (System.nanoTime() - answering > PATIENCE_NANOS) {
+          throw new IllegalStateException("only " + times.size() + " bursts arrived");
+        }
         if (frame == null) {
           continue;
         }

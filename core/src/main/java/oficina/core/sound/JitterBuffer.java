@@ -33,8 +33,18 @@ public final class JitterBuffer {
   /** What one packet changes in what is known of their delays. */
   private static final double FORGETTING = 0.995;
 
-  /** So long more waits than is needed before one frame is left out. */
+  /**
+   * How many frames too many, added up over the frames that are taken, until one is left out: a
+   * second of one too many, a few frames of many. So whoever was late after a standstill is not so
+   * for long.
+   */
   private static final int PATIENCE = 50;
+
+  /**
+   * Packets among which the fastest one is looked for, and as many before them. A sender who has
+   * paused without saying so is later than ever, and that is soon what is usual.
+   */
+  private static final int WINDOW = 250;
 
   private final byte[][] slots = new byte[SLOTS][LARGEST];
   private final int[] lengths = new int[SLOTS];
@@ -46,7 +56,9 @@ public final class JitterBuffer {
   private long highest;
   private long firstArrival;
   private long firstNumber;
-  private double fastest;
+  private double fastestBefore;
+  private double fastestNow;
+  private int inWindow;
   private int madeUp;
   private int surplus;
   private long lost;
@@ -110,7 +122,9 @@ public final class JitterBuffer {
     highest = number - 1L;
     firstArrival = atMillis;
     firstNumber = number;
-    fastest = 0;
+    fastestBefore = 0;
+    fastestNow = 0;
+    inWindow = 0;
     madeUp = 0;
     if (delays[0] == 0) {
       delays[0] = 1; // no delay until one is seen
@@ -128,12 +142,33 @@ public final class JitterBuffer {
 
   private void learn(long sequence, long atMillis) {
     double behind = atMillis - firstArrival - (sequence - firstNumber) * (double) Pcm.FRAME_MS;
-    fastest = Math.min(behind, fastest + 0.01); // two clocks never go exactly alike
-    int frames = (int) Math.min(MOST_DELAY, Math.max(0, (behind - fastest) / Pcm.FRAME_MS + 0.5));
+    double before = fastest();
+    if (inWindow++ == WINDOW) {
+      inWindow = 0;
+      fastestBefore = fastestNow;
+      fastestNow = behind;
+    }
+    fastestNow = Math.min(behind, fastestNow);
+    allWereEarlierBy((int) ((fastest() - before) / Pcm.FRAME_MS));
+    int frames = (int) Math.min(MOST_DELAY, (behind - fastest()) / Pcm.FRAME_MS + 0.5);
     for (int i = 0; i < delays.length; i++) {
       delays[i] *= FORGETTING;
     }
     delays[frames] += 1 - FORGETTING;
+  }
+
+  /** How far behind the fastest packet was, of all that count. */
+  private double fastest() {
+    return Math.min(fastestBefore, fastestNow);
+  }
+
+  /** What was thought late by so many frames was not, as is known now. */
+  private void allWereEarlierBy(int frames) {
+    for (int i = 1; frames > 0 && i < delays.length; i++) {
+      double share = delays[i];
+      delays[i] = 0;
+      delays[Math.max(0, i - frames)] += share;
+    }
   }
 
   private static int slot(long sequence) {
@@ -174,7 +209,8 @@ public final class JitterBuffer {
   }
 
   private void leaveOneOutIfTooMany(int depth) {
-    surplus = depth > delay() + 2 ? surplus + 1 : 0;
+    int tooMany = depth - delay() - 2;
+    surplus = tooMany > 0 ? surplus + tooMany : 0;
     if (surplus > PATIENCE) {
       lengths[slot(next)] = 0;
       next++;

@@ -112,6 +112,33 @@ class JitterBufferTest {
     assertThat(buffer.depth()).isLessThan(16);
   }
 
+  /** Frames that come each 20 ms, one taken for each. */
+  private void evenly(int from, int frames, long firstAt) {
+    for (int i = 0; i < frames; i++) {
+      put(from + i, from + i, firstAt + i * 20L);
+      take();
+    }
+  }
+
+  @Test
+  void after_a_standstill_of_everything_sound_is_soon_as_early_as_before() {
+    evenly(0, 500, 0);
+    for (int i = 0; i < 20; i++) {
+      put(500 + i, 500 + i, 500 * 20L + 400); // what waited meanwhile comes at once
+    }
+    evenly(520, 350, 520 * 20L);
+    assertThat(buffer.depth()).isLessThanOrEqualTo(3);
+    assertThat(buffer.delay()).isZero();
+    assertThat(played).isSorted().doesNotHaveDuplicates();
+  }
+
+  @Test
+  void a_sender_who_pauses_without_saying_so_is_not_thought_late_for_long() {
+    evenly(0, 500, 0);
+    evenly(500, 2 * 250 + 50, 500 * 20L + 200);
+    assertThat(buffer.delay()).isZero();
+  }
+
   @Test
   void nonsense_is_survived() {
     Random random = new Random(5);

@@ -114,6 +114,20 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
 
   /** Asks for the way with this password; null when nothing is answered. */
   byte[] ask(byte[] password) throws IOException {
+    sendQuestion(password);
+    int length = receive(buffer, 0, buffer.length, 300);
+    return length < 0 ? null : Arrays.copyOf(buffer, length);
+  }
+
+  /**
+   * Tells that it is still there (RFC 7675), as a browser does each few seconds; whoever does not
+   * is given up after half a minute.
+   */
+  public void isStillThere() throws IOException {
+    sendQuestion(serverPassword);
+  }
+
+  private void sendQuestion(byte[] password) throws IOException {
     byte[] name = (serverName + ":page").getBytes(StandardCharsets.US_ASCII);
     ByteBuffer out = ByteBuffer.allocate(200);
     out.putShort((short) 1).putShort((short) 0).putInt(0x2112A442).put(new byte[12]);
@@ -125,8 +139,6 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
     byte[] covered = Arrays.copyOf(out.array(), out.position());
     out.putShort((short) 8).putShort((short) 20).put(hmac(password, covered));
     socket.send(new DatagramPacket(out.array(), out.position(), server));
-    int length = receive(buffer, 0, buffer.length, 300);
-    return length < 0 ? null : Arrays.copyOf(buffer, length);
   }
 
   private static byte[] hmac(byte[] key, byte[] data) {
