@@ -2403,7 +2403,7 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
@@ -2415,6 +2415,7 @@ export interface components {
             muted: boolean;
             reminded: boolean;
             tape: components["schemas"]["TapeView"];
+            outside: components["schemas"]["PhoneOutside"];
             announces?: string;
             aside: boolean;
             partner?: string;
@@ -2461,11 +2462,12 @@ export interface components {
         };
         Choice: {
             /** @enum {string} */
-            places: "WINDOW" | "PHONE";
+            places: "WINDOW" | "PHONE" | "OUTSIDE";
             /** Format: int32 */
             windowAfter?: number;
             /** Format: int32 */
             phoneAfter?: number;
+            outside?: string;
         };
         Chosen: {
             ids: number[];
@@ -2661,7 +2663,7 @@ export interface components {
             /** Format: int64 */
             held: number;
             /** @enum {string} */
-            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_DO_NOT_DISTURB" | "MISSED_OFF_DUTY" | "MISSED_CLOSED" | "FORWARDED" | "BLOCKED" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE";
+            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_DO_NOT_DISTURB" | "MISSED_OFF_DUTY" | "MISSED_CLOSED" | "FORWARDED" | "BLOCKED" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED";
             missed: boolean;
             answeredBy?: string;
             /** @enum {string} */
@@ -2904,6 +2906,7 @@ export interface components {
             muted: boolean;
             reminded: boolean;
             tape: components["schemas"]["TapeView"];
+            outside: components["schemas"]["PhoneOutside"];
         };
         Muting: {
             on: boolean;
@@ -3087,6 +3090,12 @@ export interface components {
             since?: string;
             said: components["schemas"]["StatusView"];
         };
+        PhoneOutside: {
+            number: string;
+            /** @enum {string} */
+            stage: "SETTING_UP" | "RINGING" | "ASKED" | "THERE";
+            places: boolean;
+        };
         PhoneSecret: {
             secret: string;
         };
@@ -3216,7 +3225,7 @@ export interface components {
         Returned: {
             from: string;
             /** @enum {string} */
-            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             mine: boolean;
         };
         RingBody: {
@@ -3392,7 +3401,7 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
@@ -3516,7 +3525,7 @@ export interface components {
             when: string;
             stations: components["schemas"]["StationView"][];
             /** @enum {string} */
-            told?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            told?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             refused?: string;
         };
         Tried: {
@@ -3690,6 +3699,7 @@ export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPassing = components['schemas']['Passing'];
 export type SchemaPersonView = components['schemas']['PersonView'];
+export type SchemaPhoneOutside = components['schemas']['PhoneOutside'];
 export type SchemaPhoneSecret = components['schemas']['PhoneSecret'];
 export type SchemaPhoneView = components['schemas']['PhoneView'];
 export type SchemaPin = components['schemas']['Pin'];

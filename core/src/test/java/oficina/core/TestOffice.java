@@ -117,6 +117,7 @@ public final class TestOffice {
             callWaiting,
             CallerIdChoice.OFFICE,
             team.equals("Freight"),
-            recording(id)));
+            recording(id),
+            id.equals(CELIA) ? null : new PhoneNumber("+447700900" + extension)));
   }
 }

@@ -32,6 +32,8 @@ public enum Cause {
   LINES_BUSY,
   /** The public network could not complete the call. */
   NETWORK_FAILURE,
+  /** The caller's own telephone outside, which is rung first, was not answered with the key. */
+  PHONE_NOT_ANSWERED,
   /** A parked call was not taken in time. */
   PARKED_TOO_LONG,
   /** Taken out of a conference by its starter. */

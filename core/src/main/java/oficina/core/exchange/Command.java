@@ -132,6 +132,11 @@ public sealed interface Command {
     PersonId person();
 
     DeviceId device();
+
+    /** Whether a telephone outside is rung first when it is to be that device. */
+    default boolean ringsOutside() {
+      return false;
+    }
   }
 
   /** Reported by the public network for a call that it carries. */
@@ -169,6 +174,11 @@ public sealed interface Command {
         Dialled to,
         @Nullable CallerIdChoice callerId) {
       this(call, person, device, to, callerId, null, null);
+    }
+
+    @Override
+    public boolean ringsOutside() {
+      return true;
     }
 
     @Override
@@ -282,6 +292,11 @@ public sealed interface Command {
       @Nullable CallerIdChoice callerId)
       implements ByPerson, AtDevice {
     @Override
+    public boolean ringsOutside() {
+      return true;
+    }
+
+    @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
     }
@@ -375,6 +390,11 @@ public sealed interface Command {
 
   /** Go on with a call on another of one's own devices. */
   record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson, AtDevice {
+    @Override
+    public boolean ringsOutside() {
+      return true;
+    }
+
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -12,6 +12,7 @@ import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
+import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +30,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   private final CallBacks callBacks;
   private final Mailboxes mailboxes;
   private final Tapes tapes;
+  private final OutsidePhones phones;
 
   Deciding(ExchangeState state, Office office, Instant now) {
     this.state = state;
@@ -41,6 +43,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     callBacks = new CallBacks(draft);
     mailboxes = new Mailboxes(draft);
     tapes = new Tapes(draft);
+    phones = new OutsidePhones(draft);
   }
 
   /** What the decision works on. */
@@ -49,13 +52,23 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   Decision decide(Command command) {
-    Refusal refusal = command.accept(this);
+    Refusal refusal = notThere(command);
+    if (refusal == null) {
+      refusal = command.accept(this);
+    }
     if (refusal != null) {
       return refusal;
     }
+    phones.letGo();
     callBacks.advance();
     tapes.followUp();
     return new Accepted(draft.events());
+  }
+
+  private @Nullable Refusal notThere(Command command) {
+    return command instanceof Command.AtDevice at && !at.ringsOutside()
+        ? phones.mustBeThere(at.person(), at.device())
+        : null;
   }
 
   // --- what a person asks for a call of theirs --------------------------------------------------
@@ -335,7 +348,17 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     void happens(Call call, Connection leg);
   }
 
-  private @Nullable Refusal byNetwork(Command.ByNetwork command, OnLeg what) {
+  private interface OnPhone {
+    void happens(OutsidePhone phone);
+  }
+
+  /** A line leads to a party of a call, or to a telephone that is one of somebody's devices. */
+  private @Nullable Refusal byNetwork(Command.ByNetwork command, OnLeg what, OnPhone atPhone) {
+    OutsidePhone phone = draft.state.outsidePhoneOn(command.call());
+    if (phone != null) {
+      atPhone.happens(phone);
+      return null;
+    }
     Call call = draft.call(command.call());
     Connection connection = call == null ? null : call.leg(command.leg());
     if (connection == null || !connection.party().usesOutsideLine()) {
@@ -352,22 +375,26 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(Command.NetworkRings c) {
-    return byNetwork(c, this::networkRings);
+    return byNetwork(c, this::networkRings, phones::rings);
   }
 
   @Override
   public @Nullable Refusal of(Command.NetworkAnswers c) {
-    return byNetwork(c, this::networkAnswers);
+    return byNetwork(c, this::networkAnswers, phones::answers);
   }
 
   @Override
   public @Nullable Refusal of(Command.NetworkFails c) {
-    return byNetwork(c, (call, leg) -> draft.gone(call, leg, c.cause()));
+    return byNetwork(
+        c, (call, leg) -> draft.gone(call, leg, c.cause()), phone -> phones.gone(phone, c.cause()));
   }
 
   @Override
   public @Nullable Refusal of(Command.NetworkClears c) {
-    return byNetwork(c, (call, leg) -> draft.gone(call, leg, Cause.NORMAL));
+    return byNetwork(
+        c,
+        (call, leg) -> draft.gone(call, leg, Cause.NORMAL),
+        phone -> phones.gone(phone, Cause.NORMAL));
   }
 
   /**
@@ -385,7 +412,8 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
           } else {
             tapes.keys(call, leg, c.digits());
           }
-        });
+        },
+        phone -> phones.keys(phone, c.digits()));
   }
 
   private void networkRings(Call call, Connection leg) {
@@ -412,6 +440,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   public @Nullable Refusal of(Command.Tick c) {
     state.statusOverBy(draft.now).forEach(new Statuses(draft)::over);
     state.dueBy(draft.now).forEach(this::timeIsUp);
+    phones.timeIsUp();
     return null;
   }
 

@@ -23,6 +23,9 @@ record Devices(Draft draft) {
     if (draft.office.directory().person(c.person()).isEmpty()) {
       return Refusal.of(Reason.UNKNOWN_PERSON);
     }
+    if (c.device().isOutside()) {
+      return Refusal.of(Reason.NO_SUCH_DEVICE); // it comes by being rung, and no window is it
+    }
     Device there = new Device(c.device(), c.person(), c.kind(), c.attended());
     if (!draft.state.devices(c.person()).contains(there)) {
       draft.emit(
@@ -86,7 +89,14 @@ record Devices(Draft draft) {
       if (mine == null || !mine.answered()) {
         continue;
       }
-      boolean here = there.stream().anyMatch(device -> device.id().equals(mine.device()));
+      boolean outside = DeviceId.OUTSIDE.equals(mine.device());
+      if (outside && draft.call(id).failure() != null) {
+        continue; // it was to be placed there, and nobody came
+      }
+      boolean here =
+          outside
+              ? draft.state.outsidePhone(person) != null
+              : there.stream().anyMatch(device -> device.id().equals(mine.device()));
       boolean went = !here && (changed.equals(mine.device()) || !somebody);
       if (mine.attended() ? went : here) {
         Instant lostAt =

@@ -3,10 +3,12 @@ package oficina.core.exchange;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.exchange.Refusal.Reason;
+import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
+import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,16 +44,49 @@ record Handling(Draft draft) {
     return mine.answered() ? null : Refusal.of(Reason.NOT_ANSWERED);
   }
 
-  /** Goes on with the call on this device. */
+  /** Goes on with the call on this device. A telephone outside is rung first. */
   @Nullable Refusal moveHere(Call call, Connection mine, DeviceId device) {
     Refusal refusal = mayMove(mine);
-    if (refusal == null && !device.equals(mine.device())) {
-      draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), device));
-      if (!mine.attended()) { // whoever moves it is there
-        draft.emit(new ExchangeEvent.Unattended(call.id(), draft.now, mine.leg(), null));
+    if (refusal != null) {
+      return refusal;
+    }
+    PersonId person = mine.party().employee();
+    OutsidePhones phones = new OutsidePhones(draft);
+    OutsidePhone phone = draft.state.outsidePhone(person);
+    boolean awaited = phone != null && !phone.isThere() && phone.call().equals(call.id());
+    if (device.isOutside() && !device.equals(mine.device()) && !phones.isThere(person)) {
+      return ring(phones, call, mine);
+    }
+    if (awaited && !device.isOutside()) {
+      if (phone.places()) {
+        phones.placeFrom(phone, call, device);
+        return null;
       }
+      phones.giveUp(phone);
+    }
+    if (!device.equals(mine.device())) {
+      move(call, mine, device);
+    }
+    return null;
+  }
+
+  private @Nullable Refusal ring(OutsidePhones phones, Call call, Connection mine) {
+    PersonId person = mine.party().employee();
+    Refusal refusal =
+        call.conversation()
+            ? phones.mayUse(person, call.otherFor(person))
+            : Refusal.of(Reason.NOT_ANSWERED);
+    if (refusal == null) {
+      phones.ring(person, call.id(), /* places= */ false);
     }
     return refusal;
+  }
+
+  void move(Call call, Connection mine, DeviceId device) {
+    draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), device));
+    if (!mine.attended()) { // whoever moves it is there
+      draft.emit(new ExchangeEvent.Unattended(call.id(), draft.now, mine.leg(), null));
+    }
   }
 
   @Nullable Refusal mayDecline(Connection mine) {

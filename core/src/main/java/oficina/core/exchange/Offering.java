@@ -8,6 +8,7 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
+import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
 
 /** Decides what a call offers, by asking the very guards that would refuse it. */
@@ -78,7 +79,18 @@ final class Offering {
     }
   }
 
+  /** Whether nothing can be done yet but to take it to another device: the telephone is rung. */
+  private boolean isToBePlaced(Call call, Connection mine) {
+    OutsidePhone phone = draft.state.outsidePhone(who(mine));
+    return phone != null && phone.isToPlace(call);
+  }
+
   private void inHand(Call call, Connection mine, @Nullable Call partner) {
+    if (isToBePlaced(call, mine)) {
+      offer(Service.MOVE_HERE, handling.mayMove(mine));
+      services.add(Service.CLEAR);
+      return;
+    }
     boolean held = mine.state() == ConnectionState.HOLD;
     if (held) {
       offer(Service.RETRIEVE, handling.mayRetrieve(mine));
@@ -123,6 +135,11 @@ final class Offering {
   }
 
   private void announcing(Call call, Connection mine, Call waits) {
+    if (isToBePlaced(call, mine)) {
+      offer(Service.MOVE_HERE, handling.mayMove(mine));
+      services.add(Service.RECONNECT);
+      return;
+    }
     Connection there = waits.of(who(mine));
     boolean toConference = waits.conference();
     if (toConference) {

@@ -11,8 +11,10 @@ import oficina.core.state.ExchangeEvent;
  * key: the mailbox of a mobile telephone answers too, and presses none.
  */
 record OutsideDevices(Draft draft) {
-  private static final Duration PATIENCE = Duration.ofSeconds(15);
-  private static final String TAKE_KEY = "1";
+  /** How long somebody is asked for the key. */
+  static final Duration PATIENCE = Duration.ofSeconds(15);
+
+  static final String TAKE_KEY = "1";
 
   /** Asks for a key where one is needed, and says whether it is. */
   boolean asks(Call call, Connection outsider) {

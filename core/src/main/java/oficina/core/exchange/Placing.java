@@ -6,6 +6,7 @@ import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
@@ -42,7 +43,12 @@ record Placing(Draft draft) {
       return refusal;
     }
     Party called = Called.party(draft.office, c.to());
+    OutsidePhones phones = new OutsidePhones(draft);
     if (called.slot() != null) {
+      refusal = phones.mustBeThere(person, c.device());
+      if (refusal != null) {
+        return refusal;
+      }
       return new Parking(draft).dialled(called.slot(), person, c.device());
     }
     Party caller = new Party.Employee(person);
@@ -63,6 +69,11 @@ record Placing(Draft draft) {
     if (c.behalf() != null && !Permissions.mayActFor(draft.office, person, c.behalf())) {
       return Refusal.of(Reason.NOT_A_DELEGATE, "person", c.behalf().toString());
     }
+    DeviceId device = called.alwaysGoesOut() ? phones.atOnce(person, c.device()) : c.device();
+    refusal = device.isOutside() ? phones.mayUse(person, called) : null;
+    if (refusal != null) {
+      return refusal;
+    }
     draft.holdActive(person);
     CallerId shown = shownTo(called, c);
     draft.emit(
@@ -72,13 +83,17 @@ record Placing(Draft draft) {
             1,
             caller,
             called,
-            c.device(),
+            device,
             shown,
             c.to().afterAnswer(),
             announces,
             null,
             byRules(called),
             called.equals(principal(c)) ? null : c.behalf()));
+    if (device.isOutside() && !phones.isThere(person)) {
+      phones.ring(person, c.call(), /* places= */ true);
+      return null;
+    }
     Lead lead = draft.walk(draft.call(c.call())).to(called);
     draft.follow(c.call(), lead, List.of(), shown);
     return null;

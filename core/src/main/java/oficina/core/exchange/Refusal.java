@@ -128,6 +128,12 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     NO_SUCH_DEVICE,
     /** Somebody is on a call at the device; {@code person} says who. */
     DEVICE_IN_USE,
+    /** The person has named no telephone outside that could be used. */
+    NO_OUTSIDE_PHONE,
+    /** The telephone outside is being rung already for something else. */
+    PHONE_RINGS,
+    /** The telephone outside is in no call, and can only place calls or be given one. */
+    PHONE_NOT_THERE,
     /** Only colleagues can be waited for. */
     CALL_BACK_INSIDE_ONLY,
     /** The call has not failed, so there is nothing to wait for. */

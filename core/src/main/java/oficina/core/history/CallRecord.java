@@ -514,6 +514,7 @@ public final class CallRecord {
       case NUMBER_NOT_IN_USE -> Result.NUMBER_NOT_IN_USE;
       case LINES_BUSY -> placed ? Result.LINES_BUSY : Result.MISSED_LINES_BUSY;
       case NETWORK_FAILURE -> Result.NETWORK_FAILURE;
+      case PHONE_NOT_ANSWERED -> Result.PHONE_NOT_ANSWERED;
     };
   }
 

@@ -143,7 +143,9 @@ public record Part(
     CLOSED,
     NUMBER_NOT_IN_USE,
     LINES_BUSY,
-    NETWORK_FAILURE;
+    NETWORK_FAILURE,
+    /** Nobody took the placed call at the employee's own telephone outside. */
+    PHONE_NOT_ANSWERED;
 
     /** Whether somebody wanted the employee and did not get them. */
     public boolean missed() {

@@ -49,6 +49,8 @@ public record Notice(
     PARKED_FOR_YOU,
     /** The starter took the one who is told out of the conference. */
     DROPPED,
+    /** Nobody took a call at one's own telephone outside; it stays where it is. */
+    PHONE_NOT_ANSWERED,
     /** The colleague waited for is busy once more; waiting goes on. */
     CALL_BACK_BUSY_AGAIN,
     /** The colleague waited for did not become free in time. */

@@ -22,8 +22,10 @@ import oficina.core.state.ExchangeEvent.Established;
 import oficina.core.state.ExchangeEvent.Failed;
 import oficina.core.state.ExchangeEvent.MailboxAnswered;
 import oficina.core.state.ExchangeEvent.Parked;
+import oficina.core.state.ExchangeEvent.PhoneReleased;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
+import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
 
 /** Derives from what happens at the exchange what people should be told of it. */
@@ -101,6 +103,16 @@ public final class Notices {
       Call call = before.call(e.call());
       boolean first = call.parked() == null;
       return first ? parkedFor(call, e.parking()) : List.of();
+    }
+
+    /** A call that was to be placed there has failed, which tells it. */
+    @Override
+    public List<Notice> of(PhoneReleased e) {
+      OutsidePhone phone = before.outsidePhone(e.person());
+      Party outside = new Party.Outside(phone.number());
+      return e.inVain() == null || phone.places()
+          ? List.of()
+          : List.of(new Notice(e.person(), What.PHONE_NOT_ANSWERED, outside, null, null, null));
     }
 
     @Override

@@ -37,13 +37,15 @@ public record Person(
    * @param callerId what called outsiders are shown, unless another choice is made for a call
    * @param mailbox whether messages can be left for them
    * @param recording which of their calls they want recorded
+   * @param outsidePhone a telephone outside that is one of their devices; null when they have none
    */
   public record Calls(
       Duration ringTime,
       boolean callWaiting,
       CallerIdChoice callerId,
       boolean mailbox,
-      RecordingChoice recording) {}
+      RecordingChoice recording,
+      @Nullable PhoneNumber outsidePhone) {}
 
   public String team() {
     return place.team();
@@ -55,6 +57,10 @@ public record Person(
 
   public Duration ringTime() {
     return calls.ringTime();
+  }
+
+  public @Nullable PhoneNumber outsidePhone() {
+    return calls.outsidePhone();
   }
 
   public boolean callWaiting() {

@@ -37,6 +37,9 @@ import oficina.core.state.ExchangeEvent.NetworkReached;
 import oficina.core.state.ExchangeEvent.OfCall;
 import oficina.core.state.ExchangeEvent.Originated;
 import oficina.core.state.ExchangeEvent.Parked;
+import oficina.core.state.ExchangeEvent.PhoneCalled;
+import oficina.core.state.ExchangeEvent.PhoneProgressed;
+import oficina.core.state.ExchangeEvent.PhoneReleased;
 import oficina.core.state.ExchangeEvent.RecordingBegan;
 import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.ExchangeEvent.Retrieved;
@@ -348,6 +351,33 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   public @Nullable Void of(DeviceWent e) {
     DeviceId gone = e.device();
     state.went(e.person(), gone);
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(PhoneCalled e) {
+    state.add(
+        new OutsidePhone(
+            e.line(),
+            e.person(),
+            e.number(),
+            OutsidePhone.Stage.SETTING_UP,
+            e.until(),
+            e.shown(),
+            e.call(),
+            e.places()));
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(PhoneProgressed e) {
+    state.change(e.person(), phone -> phone.at(e.stage(), e.until()));
+    return null;
+  }
+
+  @Override
+  public @Nullable Void of(PhoneReleased e) {
+    state.removePhone(e.person());
     return null;
   }
 

@@ -10,6 +10,7 @@ import oficina.core.call.MessageEnd;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.call.TapeEnd;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.routing.Diversion;
@@ -134,6 +135,12 @@ public sealed interface ExchangeEvent {
     R of(DeviceCame event);
 
     R of(DeviceWent event);
+
+    R of(PhoneCalled event);
+
+    R of(PhoneProgressed event);
+
+    R of(PhoneReleased event);
 
     R of(StatusSet event);
 
@@ -678,6 +685,87 @@ public sealed interface ExchangeEvent {
 
   /** A device is no longer there. */
   record DeviceWent(PersonId person, DeviceId device, Instant at) implements OfDevice {
+    @Override
+    public boolean ends() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** An event of somebody's outside telephone. */
+  sealed interface OfPhone extends ExchangeEvent {
+    PersonId person();
+
+    /** Names the outside line. */
+    CallId line();
+
+    @Override
+    default PersonId deviceOf() {
+      return person();
+    }
+
+    @Override
+    default String subject() {
+      return "phone " + person();
+    }
+  }
+
+  /**
+   * The public network was asked for the outside telephone of somebody's.
+   *
+   * @param until when waiting for it is given up
+   * @param shown what it is shown
+   * @param call the call for which it is wanted
+   * @param places whether that call is to be placed once it is there; otherwise it moves there
+   */
+  record PhoneCalled(
+      PersonId person,
+      CallId line,
+      PhoneNumber number,
+      Instant at,
+      Instant until,
+      CallerId shown,
+      CallId call,
+      boolean places)
+      implements OfPhone {
+    @Override
+    public boolean begins() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * The outside telephone rings, was answered, or is there.
+   *
+   * @param until when waiting for it is given up; null once it is there
+   */
+  record PhoneProgressed(
+      PersonId person, CallId line, Instant at, OutsidePhone.Stage stage, @Nullable Instant until)
+      implements OfPhone {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * There is no line to the outside telephone any more.
+   *
+   * @param inVain the call it was wanted for and never came to; null when it did, or when nobody
+   *     wants it any more
+   */
+  record PhoneReleased(
+      PersonId person, CallId line, Instant at, Cause cause, @Nullable CallId inVain)
+      implements OfPhone {
     @Override
     public boolean ends() {
       return true;

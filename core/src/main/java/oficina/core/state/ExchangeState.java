@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
@@ -60,6 +61,9 @@ public final class ExchangeState {
   /** Immutable, because few: a draft begins with the same ones. */
   private List<CallBack> callBacks = List.of();
 
+  /** Immutable like these, and few: outside telephones to which there is a line. */
+  private List<OutsidePhone> outsidePhones = List.of();
+
   /** Immutable as well: the call in each taken park slot. */
   private Map<String, CallId> slots = Map.of();
 
@@ -76,6 +80,7 @@ public final class ExchangeState {
       outsideLines = beneath.outsideLines;
       helpCalled = beneath.helpCalled;
       callBacks = beneath.callBacks;
+      outsidePhones = beneath.outsidePhones;
       slots = beneath.slots;
       atMailboxes = beneath.atMailboxes;
     }
@@ -158,6 +163,25 @@ public final class ExchangeState {
         .orElse(null);
   }
 
+  /** The outside telephones to which there is a line, or soon will be, in the order of calling. */
+  public List<OutsidePhone> outsidePhones() {
+    return outsidePhones;
+  }
+
+  /** The outside telephone of this person, as long as there is a line to it; else null. */
+  public @Nullable OutsidePhone outsidePhone(PersonId person) {
+    return phone(each -> each.person().equals(person));
+  }
+
+  /** The outside telephone at the end of this line; null when it leads to none. */
+  public @Nullable OutsidePhone outsidePhoneOn(CallId line) {
+    return phone(each -> each.line().equals(line));
+  }
+
+  private @Nullable OutsidePhone phone(Predicate<OutsidePhone> wanted) {
+    return outsidePhones.stream().filter(wanted).findFirst().orElse(null);
+  }
+
   /** The call in this park slot, or null when it is empty. */
   public @Nullable Call inSlot(String slot) {
     CallId id = slots.get(slot);
@@ -176,14 +200,21 @@ public final class ExchangeState {
 
   /** How many outside lines are taken. */
   public int outsideLinesTaken() {
-    return outsideLines;
+    return outsideLines + outsidePhones.size();
   }
 
   /** When the next timer runs out, or null when none runs. */
   public @Nullable Instant nextDue() {
-    Instant call = agenda.isEmpty() ? null : agenda.first().at();
-    Instant status = undone.isEmpty() ? null : undone.first().at();
-    return call == null || (status != null && status.isBefore(call)) ? status : call;
+    Instant first = agenda.isEmpty() ? null : agenda.first().at();
+    first = earlier(first, undone.isEmpty() ? null : undone.first().at());
+    for (OutsidePhone each : outsidePhones) {
+      first = earlier(first, each.due());
+    }
+    return first;
+  }
+
+  private static @Nullable Instant earlier(@Nullable Instant one, @Nullable Instant other) {
+    return one == null || (other != null && other.isBefore(one)) ? other : one;
   }
 
   /** Calls and wishes with a timer that has run out by then, in the order in which they did. */
@@ -244,6 +275,23 @@ public final class ExchangeState {
   void removeCallBack(CallId request) {
     agenda.remove(new Due(callBack(request).until(), request));
     callBacks = callBacks.stream().filter(callBack -> !callBack.request().equals(request)).toList();
+  }
+
+  void add(OutsidePhone phone) {
+    List<OutsidePhone> more = new ArrayList<>(outsidePhones);
+    more.add(phone);
+    outsidePhones = List.copyOf(more);
+  }
+
+  void change(PersonId person, UnaryOperator<OutsidePhone> change) {
+    outsidePhones =
+        outsidePhones.stream()
+            .map(each -> each.person().equals(person) ? change.apply(each) : each)
+            .toList();
+  }
+
+  void removePhone(PersonId person) {
+    outsidePhones = outsidePhones.stream().filter(each -> !each.person().equals(person)).toList();
   }
 
   void came(Device device) {
@@ -383,6 +431,7 @@ public final class ExchangeState {
         new TreeMap<>(inHand).toString(),
         new TreeMap<>(sentOn).toString(),
         callBacks.toString(),
+        outsidePhones.toString(),
         slots.toString(),
         atMailboxes.toString(),
         new TreeMap<>(devices).toString(),

@@ -185,6 +185,21 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   }
 
   @Override
+  default R of(ExchangeEvent.PhoneCalled event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.PhoneProgressed event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(ExchangeEvent.PhoneReleased event) {
+    return otherwise(event);
+  }
+
+  @Override
   default R of(ExchangeEvent.Routed event) {
     return otherwise(event);
   }

@@ -33,6 +33,7 @@ import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
 import oficina.core.state.Listening;
+import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
 import oficina.core.state.Taping;
 
@@ -131,7 +132,7 @@ final class Play {
       case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
       case DEFLECT -> new Command.Deflect(call, person, target(step), null);
       case ANNOUNCE ->
-          new Command.Announce(call, person, scene.nextId(), Scene.WINDOW, target(step), null);
+          new Command.Announce(call, person, scene.nextId(), device(step), target(step), null);
       case HAND_OVER -> new Command.HandOver(call, person, another(step));
       case JOIN -> new Command.Join(call, person, another(step));
       case RECONNECT -> new Command.Reconnect(call, person);
@@ -154,7 +155,9 @@ final class Play {
           new Command.MoveHere(
               call,
               person,
-              new DeviceId(step.amount() % 2 == 0 ? "window-2" : "phone-" + step.which() % 3));
+              step.amount() % 2 == 0 ? device(step) : new DeviceId("phone-" + step.which() % 3));
+      case CALL_VIA_PHONE -> viaPhone(step);
+      case PHONE -> atPhone(step);
       case TAKE_ASIDE ->
           new Command.TakeAside(call, person, leg(step), scene.nextId(), Scene.WINDOW);
       case MUTE_MEMBER -> new Command.MuteMember(call, person, leg(step), step.amount() % 2 == 0);
@@ -191,6 +194,36 @@ final class Play {
       case STATUS -> status(step);
       case WAIT, COME_OR_GO, TWO_HANG_UP, DECIDE ->
           throw new IllegalArgumentException(step.toString());
+    };
+  }
+
+  /** A window, or now and then the telephone outside, which takes one of few lines. */
+  private static DeviceId device(Step step) {
+    return step.which() % 4 == 0 ? DeviceId.OUTSIDE : new DeviceId("window-2");
+  }
+
+  private Command viaPhone(Step step) {
+    List<String> numbers = List.of("221", "200", "0151 496 0172", "61", "213", "212", "290");
+    return new Command.MakeCall(
+        scene.nextId(),
+        person(step),
+        step.amount() % 3 == 0 ? DeviceId.OUTSIDE : Scene.WINDOW,
+        scene.office.plan.interpret(
+            step.amount() == 0 ? "999" : numbers.get(step.which() % numbers.size())),
+        null);
+  }
+
+  /** Something happens at a telephone outside that is one of somebody's devices. */
+  private Command atPhone(Step step) {
+    List<OutsidePhone> phones = scene.exchange.state().outsidePhones();
+    CallId line =
+        phones.isEmpty() ? new CallId("none") : phones.get(step.which() % phones.size()).line();
+    return switch (step.amount() % 8) {
+      case 0 -> new Command.NetworkRings(line, 1);
+      case 1, 2 -> new Command.NetworkAnswers(line, 1);
+      case 3, 4 -> new Command.NetworkKeys(line, 1, "1");
+      case 5, 6 -> new Command.NetworkClears(line, 1);
+      default -> new Command.NetworkFails(line, 1, Cause.NETWORK_FAILURE);
     };
   }
 
@@ -406,11 +439,29 @@ final class Play {
         assertThat(slots.add(call.parked().slot())).as("rule 4: slot of %s", call).isTrue();
         assertThat(scene.exchange.state().inSlot(call.parked().slot())).isSameAs(call);
       }
-      assertThat(call.conversation() || call.due() != null)
+      assertThat(call.conversation() || call.due() != null || waitsForPhone(call))
           .as("rule 7: connected to nothing: %s", call)
           .isTrue();
     }
-    assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(lines);
+    List<OutsidePhone> phones = scene.exchange.state().outsidePhones();
+    assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(lines + phones.size());
+    assertThat(phones).extracting(OutsidePhone::person).doesNotHaveDuplicates();
+    for (OutsidePhone phone : phones) {
+      boolean used =
+          scene.exchange.state().inHand(phone.person()).stream()
+              .anyMatch(id -> isThere(scene.state(id).of(phone.person())));
+      assertThat(phone.isThere() ? used : phone.due() != null)
+          .as("a line that nobody needs: %s", phone)
+          .isTrue();
+    }
+  }
+
+  private static boolean isThere(Connection own) {
+    return DeviceId.OUTSIDE.equals(own.device());
+  }
+
+  private boolean waitsForPhone(Call call) {
+    return scene.exchange.state().outsidePhones().stream().anyMatch(each -> each.isToPlace(call));
   }
 
   /** Rule 8: whatever is offered without a further choice is accepted at that moment. */
@@ -622,5 +673,6 @@ final class Play {
     check();
     assertThat(scene.exchange.state().calls()).allMatch(Call::conversation);
     assertThat(scene.exchange.state().callBacks()).as("wishes end").isEmpty();
+    assertThat(scene.exchange.state().outsidePhones()).allMatch(OutsidePhone::isThere);
   }
 }

@@ -33,6 +33,8 @@ record Step(What what, int who, int which, int amount) {
     TAKE_PARKED,
     DIAL_SLOT,
     MOVE_HERE,
+    CALL_VIA_PHONE,
+    PHONE,
     TAKE_ASIDE,
     MUTE_MEMBER,
     DROP,

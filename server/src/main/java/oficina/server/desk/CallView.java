@@ -9,6 +9,7 @@ import oficina.core.exchange.Offers;
 import oficina.core.history.Part.Direction;
 import oficina.core.state.Device;
 import oficina.core.state.Listening;
+import oficina.core.state.OutsidePhone;
 import oficina.server.history.SegmentView;
 import oficina.server.people.PartyView;
 import org.jspecify.annotations.Nullable;
@@ -84,6 +85,7 @@ public record CallView(
    * @param muted whether the other party hears nothing of the owner
    * @param reminded whether it has been on hold too long
    * @param tape whether it is recorded, for the owner or for somebody else in it
+   * @param outside the telephone outside it is on, or that is rung for it; absent for none
    */
   public record Mine(
       @Schema(nullable = true) @Nullable String device,
@@ -91,7 +93,15 @@ public record CallView(
       boolean silenced,
       boolean muted,
       boolean reminded,
-      @Schema(nullable = true) @Nullable TapeView tape) {}
+      @Schema(nullable = true) @Nullable TapeView tape,
+      @Schema(nullable = true) @Nullable PhoneOutside outside) {}
+
+  /**
+   * The owner's telephone outside, on which the call is or soon will be.
+   *
+   * @param places whether the call is placed once it is there; otherwise it moves there
+   */
+  public record PhoneOutside(String number, OutsidePhone.Stage stage, boolean places) {}
 
   /**
    * That a call is recorded, or was until it was stopped.

@@ -17,6 +17,7 @@ import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
 import oficina.core.state.Listening;
+import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
 import oficina.server.desk.CallView.Phase;
 import oficina.server.history.SegmentView;
@@ -45,9 +46,15 @@ class CallViews {
 
   /**
    * @param devices those of the person
+   * @param phone their telephone outside, while there is a line to it
    */
   CallView view(
-      Call call, PersonId person, List<Device> devices, CallRecord record, Offers offers) {
+      Call call,
+      PersonId person,
+      List<Device> devices,
+      @Nullable OutsidePhone phone,
+      CallRecord record,
+      Offers offers) {
     Connection own = call.of(person);
     boolean placed = own.party().equals(call.caller());
     CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
@@ -78,7 +85,8 @@ class CallViews {
             own.silenced(),
             own.muted(),
             own.reminded(),
-            tape(call, own)),
+            tape(call, own),
+            outside(call, own, phone)),
         new CallView.Ties(
             waits == null ? null : waits.value(),
             offers.asideOf() != null,
@@ -121,7 +129,7 @@ class CallViews {
             null,
             record.digits(),
             hears(call, call.opposite(NOBODY))),
-        new CallView.Mine(null, null, false, false, false, null),
+        new CallView.Mine(null, null, false, false, false, null, null),
         new CallView.Ties(null, false, null),
         null,
         course(record, person),
@@ -162,6 +170,19 @@ class CallViews {
         .map(Device::kind)
         .findFirst()
         .orElse(null);
+  }
+
+  private CallView.@Nullable PhoneOutside outside(
+      Call call, Connection own, @Nullable OutsidePhone phone) {
+    boolean concerned =
+        phone != null
+            && (phone.isThere()
+                ? DeviceId.OUTSIDE.equals(own.device())
+                : phone.call().equals(call.id()));
+    return concerned
+        ? new CallView.PhoneOutside(
+            office.region().show(phone.number()), phone.stage(), phone.places())
+        : null;
   }
 
   private List<SegmentView> course(CallRecord record, PersonId person) {

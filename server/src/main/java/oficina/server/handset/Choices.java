@@ -2,35 +2,61 @@ package oficina.server.handset;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
+import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
-/** Which devices people have chosen to use. */
+/** Which devices people have chosen to use. Their telephones outside are a part of the office. */
 @Component
 class Choices {
   private final ChoiceStore store;
+  private final OfficeData office;
   private final Pushes pushes;
   private final Map<PersonId, Choice> choices;
 
-  Choices(ChoiceStore store, Pushes pushes) {
+  Choices(ChoiceStore store, OfficeData office, Pushes pushes) {
     this.store = store;
+    this.office = office;
     this.pushes = pushes;
     choices = new ConcurrentHashMap<>(store.all());
   }
 
   Choice of(PersonId person) {
-    return choices.getOrDefault(person, Choice.USUAL);
+    PhoneNumber outside = office.person(person).outsidePhone();
+    return choices
+        .getOrDefault(person, Choice.USUAL)
+        .showing(outside == null ? null : office.region().show(outside));
   }
 
   void choose(PersonId person, Choice choice) {
     if (choice.windowAfter() == null && choice.phoneAfter() == null) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOTHING_WOULD_RING");
     }
-    store.keep(person, choice);
-    choices.put(person, choice);
+    PhoneNumber outside = number(choice.outside());
+    if (choice.places() == Choice.Places.OUTSIDE && outside == null) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_OUTSIDE_PHONE");
+    }
+    office.change(
+        () -> {
+          store.keep(person, choice, outside);
+          choices.put(person, choice);
+        });
     pushes.devicesChanged(person);
+  }
+
+  private @Nullable PhoneNumber number(@Nullable String typed) {
+    if (typed == null || typed.isBlank()) {
+      return null;
+    }
+    if (office.plan().interpret(typed) instanceof Dialled.Outside outside) {
+      return outside.number();
+    }
+    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OUTSIDE_NUMBER");
   }
 }

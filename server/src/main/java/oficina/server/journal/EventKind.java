@@ -47,6 +47,9 @@ enum EventKind {
   CALL_CLEARED("CallCleared", 1, ExchangeEvent.CallCleared.class),
   DEVICE_CAME("DeviceCame", 1, ExchangeEvent.DeviceCame.class),
   DEVICE_WENT("DeviceWent", 1, ExchangeEvent.DeviceWent.class),
+  PHONE_CALLED("PhoneCalled", 1, ExchangeEvent.PhoneCalled.class),
+  PHONE_PROGRESSED("PhoneProgressed", 1, ExchangeEvent.PhoneProgressed.class),
+  PHONE_RELEASED("PhoneReleased", 1, ExchangeEvent.PhoneReleased.class),
   ROUTED("Routed", 1, ExchangeEvent.Routed.class),
   BLOCKED("Blocked", 1, ExchangeEvent.Blocked.class),
   STATUS_SET("StatusSet", 1, ExchangeEvent.StatusSet.class),
@@ -267,6 +270,21 @@ enum EventKind {
     @Override
     public EventKind of(ExchangeEvent.DeviceWent event) {
       return DEVICE_WENT;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.PhoneCalled event) {
+      return PHONE_CALLED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.PhoneProgressed event) {
+      return PHONE_PROGRESSED;
+    }
+
+    @Override
+    public EventKind of(ExchangeEvent.PhoneReleased event) {
+      return PHONE_RELEASED;
     }
 
     @Override

@@ -80,7 +80,8 @@ public class OfficeStore {
                         row.getBoolean("call_waiting"),
                         CallerIdChoice.valueOf(row.getString("caller_id")),
                         row.getBoolean("mailbox"),
-                        RecordingChoice.valueOf(row.getString("recording")))))
+                        RecordingChoice.valueOf(row.getString("recording")),
+                        number(row.getString("outside_phone")))))
         .list();
   }
 

@@ -10,6 +10,7 @@ import java.util.Queue;
 import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
 import oficina.core.sound.Dtmf;
 import oficina.core.sound.Tones;
 import oficina.core.state.Call;
@@ -19,6 +20,7 @@ import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
 import oficina.core.state.Listening;
+import oficina.core.state.OutsidePhone;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.trunk.TrunkCall;
@@ -98,11 +100,21 @@ class SoundFollower implements ExchangeListener {
       return;
     }
     for (Connection connection : call.connections()) {
-      TrunkCall line = trunk.at(call.id(), connection.leg());
+      TrunkCall line =
+          isOutside(connection) ? phoneOf(connection) : trunk.at(call.id(), connection.leg());
       if (line != null) {
         lines.put(new Place(call.id(), connection.leg()), new EndId.Line(line));
       }
     }
+  }
+
+  private static boolean isOutside(Connection connection) {
+    return DeviceId.OUTSIDE.equals(connection.device());
+  }
+
+  private @Nullable TrunkCall phoneOf(Connection connection) {
+    OutsidePhone phone = loop.state().outsidePhone(connection.party().employee());
+    return phone == null || !phone.isThere() ? null : trunk.phoneOn(phone.line());
   }
 
   @Override
@@ -120,7 +132,7 @@ class SoundFollower implements ExchangeListener {
     event.accept(new Played());
   }
 
-  /** What is heard once. */
+  /** What is heard once, and what is heard at a telephone that is in no call yet. */
   private final class Played implements FewEvents<@Nullable Void> {
     @Override
     public @Nullable Void otherwise(ExchangeEvent event) {
@@ -132,6 +144,22 @@ class SoundFollower implements ExchangeListener {
       engine.play(e.call(), e.leg(), Dtmf.sound(e.digits()));
       return null;
     }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.PhoneProgressed e) {
+      if (e.stage() == OutsidePhone.Stage.ASKED) {
+        asked(e.line());
+      } else {
+        engine.ended(e.line());
+      }
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.PhoneReleased e) {
+      engine.ended(e.line());
+      return null;
+    }
   }
 
   @Override
@@ -140,6 +168,22 @@ class SoundFollower implements ExchangeListener {
       Map<Place, EndId> lines = new HashMap<>();
       lines(call, lines);
       become(call.id(), call, lines);
+    }
+    for (OutsidePhone phone : state.outsidePhones()) {
+      if (phone.stage() == OutsidePhone.Stage.ASKED) {
+        asked(phone.line());
+      }
+    }
+  }
+
+  /** Whoever answered there hears which key takes the call, as if that were a call of its own. */
+  private void asked(CallId line) {
+    TrunkCall phone = trunk == null ? null : trunk.phoneOn(line);
+    if (phone != null) {
+      Listening.Sound sound = Listening.Sound.ASKED;
+      Clip clip = announcements.asked();
+      EndId end = new EndId.Line(phone);
+      engine.become(line, List.of(new Leg(1, end, true, sound, List.of(), clip, engine.tick())));
     }
   }
 
@@ -180,7 +224,8 @@ class SoundFollower implements ExchangeListener {
     if (connection.party().mailboxOf() != null || connection.party().takesKeys()) {
       return new EndId.Machine(call, connection.leg());
     }
-    if (connection.device() == null || connection.party().employee() == null) {
+    boolean device = connection.device() != null && connection.party().employee() != null;
+    if (!device || isOutside(connection)) {
       return line;
     }
     return new EndId.Device(connection.party().employee(), connection.device());

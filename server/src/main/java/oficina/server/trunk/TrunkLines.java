@@ -7,6 +7,7 @@ import java.util.function.Function;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
+import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.state.Call;
@@ -14,6 +15,7 @@ import oficina.core.state.Connection;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
+import oficina.core.state.OutsidePhone;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +27,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class TrunkLines implements ExchangeListener, TrunkReports {
   private record Place(CallId call, int leg) {}
+
+  /** A telephone outside is alone at the end of its line. */
+  private static final int ONLY = 1;
 
   private final ExchangeLoop loop;
   private final Trunk trunk;
@@ -49,6 +54,11 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   /** The network at the other end. */
   public Trunk trunk() {
     return trunk;
+  }
+
+  /** The line to a telephone outside that is one of somebody's devices; null when there is none. */
+  public @Nullable TrunkCall phoneOn(CallId line) {
+    return at(line, ONLY);
   }
 
   /** The outside line that this connection is, as the exchange has it now; null when it is none. */
@@ -88,6 +98,12 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
+    public @Nullable Void of(ExchangeEvent.PhoneCalled e) {
+      newCall(new Place(e.line(), ONLY));
+      return null;
+    }
+
+    @Override
     public @Nullable Void of(ExchangeEvent.Merged e) {
       Place before = new Place(e.other(), e.otherLeg());
       TrunkCall moved = places.remove(before);
@@ -123,6 +139,19 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     public @Nullable Void of(ExchangeEvent.NetworkReached e) {
       CallerId shown = e.shown() == null ? after.callerId() : e.shown();
       trunk.setUp(then.get(new Place(e.call(), e.leg())), e.party(), shown.number());
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.PhoneCalled e) {
+      TrunkCall line = then.get(new Place(e.line(), ONLY));
+      trunk.setUp(line, new Party.Outside(e.number()), e.shown().number());
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(ExchangeEvent.PhoneReleased e) {
+      released(new Place(e.line(), ONLY));
       return null;
     }
 
@@ -182,12 +211,16 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
 
     @Override
     public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
-      TrunkCall call = then.remove(new Place(e.call(), e.leg()));
+      released(new Place(e.call(), e.leg()));
+      return null;
+    }
+
+    private void released(Place place) {
+      TrunkCall call = then.remove(place);
       if (call != null) {
         places.remove(now.remove(call));
         trunk.released(call);
       }
-      return null;
     }
   }
 
@@ -200,6 +233,19 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
         }
       }
     }
+    state.outsidePhones().forEach(this::goesOn);
+  }
+
+  private void goesOn(OutsidePhone phone) {
+    Trunk.Stage stage =
+        switch (phone.stage()) {
+          case SETTING_UP -> Trunk.Stage.SETTING_UP;
+          case RINGING -> Trunk.Stage.RINGING;
+          case ASKED, THERE -> Trunk.Stage.TALKING;
+        };
+    TrunkCall line = newCall(new Place(phone.line(), ONLY));
+    Party there = new Party.Outside(phone.number());
+    trunk.goesOn(line, there, /* incoming= */ true, stage, phone.shown().number());
   }
 
   private void goesOn(Call call, Connection party) {
@@ -259,7 +305,9 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     report(call, (id, leg) -> new Command.NetworkKeys(id, leg, digits));
     Place place = now.get(call);
     if (place != null) {
-      loop.pressed(place.call(), digits);
+      OutsidePhone phone = loop.state().outsidePhoneOn(place.call());
+      Call in = phone == null ? null : phone.speaksIn(loop.state());
+      loop.pressed(in == null ? place.call() : in.id(), digits);
     }
   }
 

@@ -71,7 +71,8 @@ class ExchangeLoopTest {
                 true,
                 CallerIdChoice.DIRECT,
                 false,
-                RecordingChoice.ON_DEMAND));
+                RecordingChoice.ON_DEMAND,
+                /* outsidePhone= */ null));
     when(office.now())
         .thenReturn(
             new Office(

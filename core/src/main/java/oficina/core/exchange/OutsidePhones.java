@@ -1,0 +1,228 @@
+package oficina.core.exchange;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import oficina.core.call.CallId;
+import oficina.core.call.Cause;
+import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.CallerIdChoice;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.Device;
+import oficina.core.state.ExchangeEvent;
+import oficina.core.state.OutsidePhone;
+import oficina.core.state.OutsidePhone.Stage;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Telephones outside that people use as one of their devices, to place calls and to go on with
+ * them. Such a telephone is rung first. Whoever answers presses a key, so that the mailbox of a
+ * mobile telephone never swallows a call; then the other party is rung, or the call moves there.
+ * The line is kept as long as its person has a call in hand there.
+ */
+record OutsidePhones(Draft draft) {
+
+  /** How long somebody has to press the key, once it rings there. */
+  private static final Duration PATIENCE = OutsideDevices.PATIENCE;
+
+  /**
+   * Refused when a call cannot be had there.
+   *
+   * @param with whom they would speak with there; null when that is settled already
+   */
+  @Nullable Refusal mayUse(PersonId person, @Nullable Party with) {
+    PhoneNumber number =
+        draft.office.directory().person(person).map(Person::outsidePhone).orElse(null);
+    if (number == null) {
+      return Refusal.of(Reason.NO_OUTSIDE_PHONE);
+    }
+    if (with != null && number.equals(with.outsideNumber())) {
+      return Refusal.of(Reason.OWN_NUMBER);
+    }
+    OutsidePhone phone = draft.state.outsidePhone(person);
+    if (phone != null) {
+      return phone.isThere() ? null : Refusal.of(Reason.PHONE_RINGS);
+    }
+    return draft.linesBusy() ? Refusal.of(Reason.LINES_BUSY) : null;
+  }
+
+  /** Refused when a service that rings nowhere first is wanted there, and nobody is there. */
+  @Nullable Refusal mustBeThere(PersonId person, DeviceId device) {
+    return !device.isOutside() || isThere(person) ? null : Refusal.of(Reason.PHONE_NOT_THERE);
+  }
+
+  boolean isThere(PersonId person) {
+    OutsidePhone phone = draft.state.outsidePhone(person);
+    return phone != null && phone.isThere();
+  }
+
+  /** Where somebody calls for help: at once, and not by ringing themselves first. */
+  DeviceId atOnce(PersonId person, DeviceId device) {
+    if (!device.isOutside() || isThere(person)) {
+      return device;
+    }
+    List<Device> devices = draft.state.devices(person);
+    return devices.stream()
+        .filter(Device::attended)
+        .findFirst()
+        .or(() -> devices.stream().findFirst())
+        .map(Device::id)
+        .orElse(device);
+  }
+
+  /** Rings there, for a call to be placed or to be moved there. */
+  void ring(PersonId person, CallId call, boolean places) {
+    PhoneNumber number = draft.office.directory().person(person).orElseThrow().outsidePhone();
+    draft.emit(
+        new ExchangeEvent.PhoneCalled(
+            person,
+            new CallId(call.value() + "@" + draft.now.toEpochMilli()),
+            number,
+            draft.now,
+            draft.now.plus(draft.settings().times().networkPatience()),
+            draft.office.callerId(person, CallerIdChoice.DIRECT),
+            call,
+            places));
+  }
+
+  // --- what the network reports -----------------------------------------------------------------
+
+  void rings(OutsidePhone phone) {
+    if (phone.stage() == Stage.SETTING_UP) {
+      progress(phone, Stage.RINGING, phone.due());
+    }
+  }
+
+  void answers(OutsidePhone phone) {
+    if (phone.stage() == Stage.SETTING_UP || phone.stage() == Stage.RINGING) {
+      progress(phone, Stage.ASKED, draft.now.plus(PATIENCE));
+    }
+  }
+
+  void keys(OutsidePhone phone, String digits) {
+    if (phone.stage() == Stage.ASKED && digits.contains(OutsideDevices.TAKE_KEY)) {
+      progress(phone, Stage.THERE, null);
+      comesTo(phone);
+    } else if (phone.isThere()) {
+      Call call = phone.speaksIn(draft.state);
+      if (call != null) {
+        new Handling(draft).sendDigits(call, call.of(phone.person()), digits);
+      }
+    }
+  }
+
+  private void progress(OutsidePhone phone, Stage stage, @Nullable Instant until) {
+    draft.emit(
+        new ExchangeEvent.PhoneProgressed(phone.person(), phone.line(), draft.now, stage, until));
+  }
+
+  /** Whoever pressed the key turns to the call for which they were rung. */
+  private void comesTo(OutsidePhone phone) {
+    Call call = draft.call(phone.call());
+    Connection mine = call.of(phone.person());
+    Handling handling = new Handling(draft);
+    if (!phone.places()) {
+      handling.move(call, mine, DeviceId.OUTSIDE);
+    }
+    if (mine.state() == ConnectionState.HOLD) {
+      handling.retrieve(call, mine);
+    } else {
+      holdOthers(phone);
+    }
+    if (phone.places()) {
+      place(draft.call(call.id()));
+    }
+  }
+
+  private void holdOthers(OutsidePhone phone) {
+    for (CallId id : draft.state.inHand(phone.person())) {
+      Connection own = draft.call(id).of(phone.person());
+      if (!id.equals(phone.call()) && own.state() == ConnectionState.CONNECTED) {
+        draft.turnFrom(draft.call(id), own);
+      }
+    }
+  }
+
+  /** Whoever has gone to a mailbox meanwhile is there already. */
+  private void place(Call call) {
+    if (call.connections().size() > 1) {
+      return;
+    }
+    draft.follow(call.id(), draft.walk(call).to(call.called()), List.of(), call.callerId());
+  }
+
+  /** Nobody is to come there any more; the call stays where it is. */
+  void giveUp(OutsidePhone phone) {
+    release(phone, Cause.NORMAL, null);
+  }
+
+  /** Takes a call that was to be placed there to another device, and places it from there. */
+  void placeFrom(OutsidePhone phone, Call call, DeviceId device) {
+    giveUp(phone);
+    Connection mine = call.of(phone.person());
+    new Handling(draft).move(call, mine, device);
+    place(draft.call(call.id()));
+  }
+
+  /**
+   * The line is gone, or nobody came to it in time. Whoever hangs up there ends the call in which
+   * they speak; a line that fails leaves it to be taken at another device.
+   */
+  void gone(OutsidePhone phone, Cause cause) {
+    Call wanted = phone.isThere() ? null : draft.call(phone.call());
+    if (phone.isThere() && cause == Cause.NORMAL) {
+      Call call = phone.speaksIn(draft.state);
+      if (call != null) {
+        draft.gone(call, call.of(phone.person()), Cause.NORMAL);
+      }
+    }
+    if (wanted != null && phone.isToPlace(wanted)) {
+      draft.fail(wanted.id(), Cause.PHONE_NOT_ANSWERED, List.of());
+    }
+    release(phone, cause, wanted == null ? null : wanted.id());
+  }
+
+  private void release(OutsidePhone phone, Cause cause, @Nullable CallId inVain) {
+    draft.emit(
+        new ExchangeEvent.PhoneReleased(phone.person(), phone.line(), draft.now, cause, inVain));
+    new Devices(draft).lookAfterCalls(phone.person(), DeviceId.OUTSIDE);
+  }
+
+  // --- what follows from everything else --------------------------------------------------------
+
+  /** After everything that happens: lets go of telephones that nobody needs any more. */
+  void letGo() {
+    for (OutsidePhone phone : draft.state.outsidePhones()) {
+      if (!needed(phone)) {
+        giveUp(phone);
+      }
+    }
+  }
+
+  private boolean needed(OutsidePhone phone) {
+    if (phone.isThere()) {
+      return draft.state.inHand(phone.person()).stream()
+          .anyMatch(id -> DeviceId.OUTSIDE.equals(draft.call(id).of(phone.person()).device()));
+    }
+    Call call = draft.call(phone.call());
+    Connection mine = call == null ? null : call.of(phone.person());
+    boolean goesOn = mine != null && mine.answered() && call.failure() == null;
+    return goesOn && (phone.places() || call.conversation());
+  }
+
+  /** Has happen what is due by now. */
+  void timeIsUp() {
+    for (OutsidePhone phone : draft.state.outsidePhones()) {
+      if (phone.due() != null && !phone.due().isAfter(draft.now)) {
+        gone(phone, Cause.NO_ANSWER);
+      }
+    }
+  }
+}
