@@ -25,6 +25,7 @@ import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { KeyCap } from '../frame/KeyCap';
+import { OUTSIDE, isRungFor, otherDevice, useDevices } from '../devices/store';
 import { device } from '../live/device';
 import { useOnce } from '../live/useOnce';
 import { keyOf, meant } from './callKeys';
@@ -76,6 +77,7 @@ interface Props {
 export function CallButton({ call, action, word, main = false }: Props) {
   const { t } = useTranslation();
   const calls = useCalls();
+  const outside = useDevices((store) => otherDevice(call, store.view) === OUTSIDE);
   const { run, busy } = useOnce(useCallback(() => serve(call, action), [call, action]));
   const Icon = ICON[action];
   const chosen = useCallStore((store) => store.chosen);
@@ -92,7 +94,7 @@ export function CallButton({ call, action, word, main = false }: Props) {
       onClick={() => void run()}
     >
       {Icon && !(low && action !== 'RETRIEVE') && <Icon size={18} aria-hidden="true" />}
-      {word ?? t(usualWord(call, action))}
+      {word ?? t(usualWord(call, action, outside))}
       {key && meant(calls, action, chosen, key)?.id === call.id && <KeyCap name={key} />}
     </button>
   );
@@ -103,7 +105,8 @@ function takesHere(call: CallView, action: Action): boolean {
   return action === 'MOVE_HERE' && call.device !== device;
 }
 
-function usualWord(call: CallView, action: Action): string {
+/** @param outside whether it would move to a telephone outside */
+function usualWord(call: CallView, action: Action, outside: boolean): string {
   if (action === 'CLEAR' && call.phase === 'FAILED') {
     return 'action.CLOSE';
   }
@@ -114,7 +117,9 @@ function usualWord(call: CallView, action: Action): string {
     return 'action.LEAVE_MESSAGE';
   }
   if (action === 'MOVE_HERE' && call.device === device) {
-    return 'action.MOVE_TO_PHONE';
+    return isRungFor(call)
+      ? 'action.KEEP_HERE'
+      : `action.${outside ? 'MOVE_OUTSIDE' : 'MOVE_TO_PHONE'}`;
   }
   if (action === 'JOIN' && !call.announces) {
     return 'action.JOIN_HELD';

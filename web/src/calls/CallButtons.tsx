@@ -2,10 +2,9 @@ import { IconPhone, IconSearch } from '@tabler/icons-react';
 import { useCallback, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { phoneOf, useDevices } from '../devices/store';
+import { otherDevice, useDevices } from '../devices/store';
 import { KeyCap } from '../frame/KeyCap';
 import { useKeys } from '../frame/keys';
-import { device } from '../live/device';
 import { useOnce } from '../live/useOnce';
 import { CallButton } from './CallButton';
 import { type Action, callParty } from './services';
@@ -16,8 +15,7 @@ const ENDING: Action[] = ['END_FOR_ALL', 'CLEAR'];
 
 /** Everything that can be done with a call now. */
 export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
-  const phone = useDevices((store) => phoneOf(store.view));
-  const stays = call.device === device && !phone;
+  const stays = useDevices((store) => otherDevice(call, store.view) === undefined);
   const early = call.actions.filter(
     (action) =>
       !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !stays),

@@ -31,7 +31,8 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
     !call.forwardedFrom && call.answersFor && t('how.answersFor', { name: call.answersFor }),
     ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
     call.silenced && t('how.silenced'),
-    others && t(`how.on${call.deviceKind ?? 'WINDOW'}`),
+    call.outside && t(`how.outside.${call.outside.stage}`, { number: call.outside.number }),
+    others && !call.outside && t(`how.on${call.deviceKind ?? 'WINDOW'}`),
   ]
     .filter(Boolean)
     .join(' · ');

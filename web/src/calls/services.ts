@@ -1,8 +1,9 @@
 import { del, post } from '../api/client';
 import type { CallView, ConferenceView, NewCall, OthersCallView, PartyView } from '../api/types';
-import { otherDevice, placingDevice } from '../devices/store';
+import { OUTSIDE, otherDevice, placingDevice, useDevices } from '../devices/store';
+import { device } from '../live/device';
 import { attempt } from '../notices/attempt';
-import { callStore } from './store';
+import { callStore, useCallStore } from './store';
 
 export type Action = CallView['actions'][number];
 
@@ -14,6 +15,13 @@ export type ShownAs = CallerId | number | `as-${number}`;
 
 const inNameOf = (shown?: ShownAs) =>
   typeof shown === 'string' && shown.startsWith('as-') ? Number(shown.slice(3)) : undefined;
+
+/** The device on which I answer calls: a telephone outside only as long as I am there. */
+export function answeringDevice(): string {
+  const placing = placingDevice();
+  const there = useCallStore.getState().calls.some((call) => call.outside?.stage === 'THERE');
+  return placing === OUTSIDE && !there ? device : placing;
+}
 
 /** Places a call to an extension, a number, or a text with a number in it. */
 export function placeCall(to: string, shown?: ShownAs): Promise<{ id: string }> {
@@ -55,10 +63,14 @@ export function serve(call: CallView, action: Action): Promise<void> {
       callStore.togglePanel(call.id, action);
       return Promise.resolve();
     case 'MOVE_HERE':
-      return orNotice(post(`/api/calls/${call.id}/move-here`, { device: otherDevice(call) }));
+      return orNotice(
+        post(`/api/calls/${call.id}/move-here`, {
+          device: otherDevice(call, useDevices.getState().view),
+        }),
+      );
     default: {
       const service = action.toLowerCase().replaceAll('_', '-');
-      return orNotice(post(`/api/calls/${call.id}/${service}`, { device: placingDevice() }));
+      return orNotice(post(`/api/calls/${call.id}/${service}`, { device: answeringDevice() }));
     }
   }
 }
@@ -86,12 +98,12 @@ export function send(call: CallView, way: Way, target: SendTo): Promise<unknown>
 
 /** Answers a colleague's call, or goes on with it, because one of us acts for the other. */
 export function takeOver(call: OthersCallView): Promise<void> {
-  return orNotice(post(`/api/calls/${call.call}/take-over`, { device: placingDevice() }));
+  return orNotice(post(`/api/calls/${call.call}/take-over`, { device: answeringDevice() }));
 }
 
 /** Takes a call that rings at a colleague, or the one ringing longest in my team. */
 export function pickUp(person?: number): Promise<void> {
-  return orNotice(post('/api/calls/pick-up', { person, device: placingDevice() }));
+  return orNotice(post('/api/calls/pick-up', { person, device: answeringDevice() }));
 }
 
 /** Where and for whom a call is to wait; the next free slot when none is named. */
@@ -113,7 +125,7 @@ export function takeParkedOrThrow(
 ): Promise<unknown> {
   return post(`/api/slots/${slot}/take`, {
     call,
-    device: placingDevice(),
+    device: answeringDevice(),
     evenForOthers,
   });
 }
@@ -139,7 +151,7 @@ export const member = {
     orNotice(post(`/api/calls/${call.id}/members/${leg}/mute`, { on: !muted })),
   drop: (call: CallView, { leg }: Member) => orNotice(del(`/api/calls/${call.id}/members/${leg}`)),
   aside: (call: CallView, { leg }: Member) =>
-    orNotice(post(`/api/calls/${call.id}/members/${leg}/aside`, { device: placingDevice() })),
+    orNotice(post(`/api/calls/${call.id}/members/${leg}/aside`, { device: answeringDevice() })),
 };
 
 export async function sendDigits(call: CallView, digits: string): Promise<void> {

@@ -40,6 +40,26 @@ export function DeviceChoice() {
             onChoose={choose}
             label={phone ? nameOf(phone, me.id, t) : t('devices.noPhone')}
           />
+          <Places
+            value="OUTSIDE"
+            view={view}
+            onChoose={choose}
+            label={
+              view.choice.outside
+                ? t('devices.outside', { number: view.choice.outside })
+                : t('devices.noOutside')
+            }
+          />
+          <OutsideNumber
+            key={view.choice.outside}
+            number={view.choice.outside ?? ''}
+            onKeep={(outside) =>
+              choose({
+                outside: outside || null,
+                places: outside || view.choice.places !== 'OUTSIDE' ? view.choice.places : 'WINDOW',
+              })
+            }
+          />
           {me.standIns && (
             <button
               type="button"
@@ -112,7 +132,9 @@ interface PlacesProps {
 
 /** One device that can place calls. */
 function Places({ value, view, label, onChoose }: PlacesProps) {
-  const possible = value === 'WINDOW' || view.phones.length > 0;
+  const possible =
+    value === 'WINDOW' ||
+    (value === 'PHONE' ? view.phones.length > 0 : Boolean(view.choice.outside));
   const chosen = view.choice.places === value;
   return (
     <label className={`flex items-center gap-2 ${possible ? '' : 'quiet'}`}>
@@ -126,6 +148,38 @@ function Places({ value, view, label, onChoose }: PlacesProps) {
       />
       {label}
     </label>
+  );
+}
+
+/** Names the telephone outside that can place calls; an empty number takes it away. */
+function OutsideNumber({ number, onKeep }: { number: string; onKeep: (number: string) => void }) {
+  const { t } = useTranslation();
+  const how = useId();
+  function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    onKeep((new FormData(event.currentTarget).get('number') as string).trim());
+  }
+  return (
+    <form className="ml-6 flex flex-col gap-1" onSubmit={submit}>
+      <span className="flex gap-2">
+        <input
+          type="tel"
+          name="number"
+          maxLength={60}
+          defaultValue={number}
+          aria-label={t('devices.outsideNumber')}
+          placeholder={t('devices.outsideNumber')}
+          aria-describedby={how}
+          className="input input-sm bg-base-100 min-w-0 flex-1"
+        />
+        <button type="submit" className="btn btn-sm btn-plain">
+          {t('devices.keepNumber')}
+        </button>
+      </span>
+      <span id={how} className="quiet text-sm">
+        {t('devices.outsideHow')}
+      </span>
+    </form>
   );
 }
 

@@ -28,14 +28,35 @@ export function placingPhone(view: DevicesView | null): PhoneView | undefined {
   return view?.choice.places === 'PHONE' ? phoneOf(view) : undefined;
 }
 
-/** The device on which I place and answer calls. */
-export function placingDevice(): string {
-  return placingPhone(useDevices.getState().view)?.device ?? device;
+/** By what name the exchange knows the telephone outside that is one of my devices. */
+export const OUTSIDE = 'outside';
+
+/** The number of the telephone outside on which calls are placed now, if it is one. */
+export function placingOutside(view: DevicesView | null): string | undefined {
+  return view?.choice.places === 'OUTSIDE' ? (view.choice.outside ?? undefined) : undefined;
 }
 
-/** Where a call would go on when it is moved: to the desk phone from here, and here from anywhere. */
-export function otherDevice(call: CallView): string | undefined {
-  return call.device === device ? phoneOf(useDevices.getState().view)?.device : device;
+/** The device on which I place calls. */
+export function placingDevice(): string {
+  const { view } = useDevices.getState();
+  return placingOutside(view) ? OUTSIDE : (placingPhone(view)?.device ?? device);
+}
+
+/** Whether a telephone outside is being rung for this call, and nobody is there yet. */
+export function isRungFor(call: CallView): boolean {
+  return call.outside !== undefined && call.outside.stage !== 'THERE';
+}
+
+/**
+ * Where a call would go on when it is moved: from anywhere here, and from here to the telephone
+ * outside if calls are placed there or there is no desk phone, else to that.
+ */
+export function otherDevice(call: CallView, view: DevicesView | null): string | undefined {
+  if (call.device !== device || isRungFor(call)) {
+    return device;
+  }
+  const outside = view?.choice.outside ? OUTSIDE : undefined;
+  return placingOutside(view) ? OUTSIDE : (phoneOf(view)?.device ?? outside);
 }
 
 /** Which of my devices ring. */

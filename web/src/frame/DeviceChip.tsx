@@ -2,12 +2,13 @@ import {
   IconBellOff,
   IconDeviceDesktop,
   IconDeviceLandlinePhone,
+  IconDeviceMobile,
   IconPlugConnectedX,
 } from '@tabler/icons-react';
 import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { PlacingSwitch } from '../devices/PlacingSwitch';
-import { phoneOf, placingPhone, useDevices } from '../devices/store';
+import { phoneOf, placingOutside, placingPhone, useDevices } from '../devices/store';
 import { useLine } from '../live/line';
 import { useSummary } from '../rules/summary';
 import { useSound } from '../ring/sound';
@@ -27,6 +28,7 @@ export function DeviceChip() {
   const summary = useSummary();
   const devices = useDevices((store) => store.view);
   const phone = placingPhone(devices);
+  const outside = placingOutside(devices);
   const me = useMe();
   const [open, setOpen] = useState(false);
   const trouble = troubleOf(microphone) || (lost ? 'lost' : '');
@@ -34,8 +36,17 @@ export function DeviceChip() {
   const Icon = {
     noCalls: IconPlugConnectedX,
     silent: IconBellOff,
-    rings: phone ? IconDeviceLandlinePhone : IconDeviceDesktop,
+    rings: outside ? IconDeviceMobile : phone ? IconDeviceLandlinePhone : IconDeviceDesktop,
   }[state];
+  function deviceName() {
+    if (outside) {
+      return t('devices.outside', { number: outside });
+    }
+    if (phone) {
+      return phone.owner === me.id ? t('devices.phone', phone) : t('devices.phoneOf', phone);
+    }
+    return t('device.thisComputer');
+  }
   const wrong = state !== 'rings' || trouble !== '';
   return (
     <>
@@ -54,12 +65,8 @@ export function DeviceChip() {
         <Icon size={18} aria-hidden="true" />
         <span className="leading-tight">
           <span className="block max-w-44 truncate font-semibold max-sm:sr-only">
-            {phone
-              ? phone.owner === me.id
-                ? t('devices.phone', phone)
-                : t('devices.phoneOf', phone)
-              : t('device.thisComputer')}
-            {microphoneName && !phone && (
+            {deviceName()}
+            {microphoneName && !phone && !outside && (
               <span className="font-normal opacity-80"> {microphoneName}</span>
             )}
           </span>

@@ -2,13 +2,13 @@ import { useTranslation } from 'react-i18next';
 import { post } from '../api/client';
 import { nameOf } from '../calls/order';
 import { useCallStore } from '../calls/store';
-import { placingDevice } from '../devices/store';
+import { answeringDevice } from '../calls/services';
 import { useNow } from '../live/now';
 import { attempt } from '../notices/attempt';
 import { clockTime } from '../words/time';
 
 const take = (call: string) =>
-  attempt(post(`/api/calls/${call}/take-from-mailbox`, { device: placingDevice() }));
+  attempt(post(`/api/calls/${call}/take-from-mailbox`, { device: answeringDevice() }));
 
 /** Whoever is leaving a message right now, and can still be spoken with. */
 export function Leaving() {

@@ -50,7 +50,7 @@ record OutsidePhones(Draft draft) {
     if (phone != null) {
       return phone.isThere() ? null : Refusal.of(Reason.PHONE_RINGS);
     }
-    return draft.linesBusy() ? Refusal.of(Reason.LINES_BUSY) : null;
+    return draft.linesBusy() ? Refusal.of(Reason.NO_LINE_TO_PHONE) : null;
   }
 
   /** Refused when a service that rings nowhere first is wanted there, and nobody is there. */

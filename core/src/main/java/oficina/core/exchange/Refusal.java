@@ -130,6 +130,8 @@ public record Refusal(Reason reason, Map<String, String> about) implements Decis
     DEVICE_IN_USE,
     /** The person has named no telephone outside that could be used. */
     NO_OUTSIDE_PHONE,
+    /** All outside lines are taken, so that the telephone outside cannot be rung. */
+    NO_LINE_TO_PHONE,
     /** The telephone outside is being rung already for something else. */
     PHONE_RINGS,
     /** The telephone outside is in no call, and can only place calls or be given one. */

@@ -244,9 +244,9 @@ class OutsidePhoneTest {
         .isEqualTo(Reason.PHONE_NOT_THERE);
     scene.answer(rings, INES);
     place(BRAM, "221");
-    assertThat(tryPlace(scene.nextId(), TOMASZ, "213")).isEqualTo(Reason.LINES_BUSY);
+    assertThat(tryPlace(scene.nextId(), TOMASZ, "213")).isEqualTo(Reason.NO_LINE_TO_PHONE);
     assertThat(reason(new Command.MoveHere(rings, INES, DeviceId.OUTSIDE)))
-        .isEqualTo(Reason.LINES_BUSY);
+        .isEqualTo(Reason.NO_LINE_TO_PHONE);
     assertThat(reason(new Command.DeviceComes(INES, DeviceId.OUTSIDE, Device.Kind.WINDOW, true)))
         .isEqualTo(Reason.NO_SUCH_DEVICE);
   }

@@ -37,6 +37,12 @@ final class NetworkStandIn implements Trunk {
   private final Pushes pushes;
   private final SubscriberVoices voices;
   private final Map<PhoneNumber, Subscriber> subscribers = new LinkedHashMap<>();
+
+  /** How long somebody listens before they press the key they are asked for. */
+  private static final Duration FINDS_THE_KEY = Duration.ofSeconds(3);
+
+  private static final String TAKE_KEY = "1";
+
   private final Map<TrunkCall, OutsideCall> calls = new LinkedHashMap<>();
   private final Map<PhoneNumber, PersonId> players = new HashMap<>();
 
@@ -95,7 +101,16 @@ final class NetworkStandIn implements Trunk {
     boolean rings = calls.containsKey(outside.call) && outside.state == State.RINGING;
     if (rings && !played(subscriber.number())) {
       pickUp(outside);
+      if (subscriber.habit() == Habit.TAKES) {
+        loop.later(FINDS_THE_KEY, () -> pressesByItself(outside));
+      }
       loop.later(subscriber.talksFor(), () -> hangsUpByItself(outside));
+    }
+  }
+
+  private void pressesByItself(OutsideCall outside) {
+    if (calls.containsKey(outside.call) && !played(outside.subscriber)) {
+      presses(outside, TAKE_KEY);
     }
   }
 

@@ -28,6 +28,10 @@ record Subscriber(
     ANSWERS,
     NO_ANSWER,
     BUSY,
+    /**
+     * Somebody of the office at a telephone of their own, who presses the key they are asked for.
+     */
+    TAKES,
     /** A machine that offers a menu by keys. */
     MENU,
     NOT_IN_USE
