@@ -1,5 +1,6 @@
 import type { TFunction } from 'i18next';
 import type { CallView } from '../api/types';
+import { OUTSIDE } from '../devices/store';
 import { device } from '../live/device';
 
 /** On which line and from whom it came, who hears what, and on which of my windows it is. */
@@ -32,7 +33,7 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
     ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
     call.silenced && t('how.silenced'),
     call.outside && t(`how.outside.${call.outside.stage}`, { number: call.outside.number }),
-    others && !call.outside && t(`how.on${call.deviceKind ?? 'WINDOW'}`),
+    others && call.device !== OUTSIDE && t(`how.on${call.deviceKind ?? 'WINDOW'}`),
   ]
     .filter(Boolean)
     .join(' · ');

@@ -40,7 +40,7 @@ export function DeviceChip() {
   }[state];
   function deviceName() {
     if (outside) {
-      return t('devices.outside', { number: outside });
+      return outside;
     }
     if (phone) {
       return phone.owner === me.id ? t('devices.phone', phone) : t('devices.phoneOf', phone);
@@ -64,7 +64,7 @@ export function DeviceChip() {
       >
         <Icon size={18} aria-hidden="true" />
         <span className="leading-tight">
-          <span className="block max-w-44 truncate font-semibold max-sm:sr-only">
+          <span className="block max-w-44 truncate font-semibold max-sm:max-w-24">
             {deviceName()}
             {microphoneName && !phone && !outside && (
               <span className="font-normal opacity-80"> {microphoneName}</span>

@@ -3,6 +3,7 @@ import { createPortal } from 'react-dom';
 import { useTranslation } from 'react-i18next';
 import { Ringing } from '../calls/Ringing';
 import { KeyCap } from './KeyCap';
+import { sheetOpens } from './sheets';
 
 interface Props {
   title: string;
@@ -20,6 +21,7 @@ export function Dialog({ title, onClose, wide = false, children }: Props) {
 
   useEffect(() => {
     dialog.current?.showModal();
+    return dialog.current ? sheetOpens(dialog.current) : undefined;
   }, []);
 
   // Outside of whatever opened it, whose colours it would inherit. What rings comes after the sheet, so

@@ -1,5 +1,7 @@
 import { useEffect } from 'react';
+import { createPortal } from 'react-dom';
 import { useTranslation } from 'react-i18next';
+import { useUppermostSheet } from '../frame/sheets';
 import { noticeSentence } from './noticeSentence';
 import { type Shown, dismiss, useNotices } from './store';
 
@@ -7,10 +9,11 @@ const SHOWN_FOR_MS = 10_000;
 /** What nobody should miss stays until it is put away. */
 const STAYS = ['tried'];
 
-/** What I should be told once, in whole sentences; the latest stay in sight for a while. */
+/** What I should be told once, in whole sentences; the latest stay in sight for a while, above any sheet. */
 export function Notices() {
   const notices = useNotices((store) => store.notices);
-  return (
+  const sheet = useUppermostSheet();
+  const log = (
     <div
       role="log"
       className="pointer-events-none fixed inset-x-4 bottom-4 z-30 lg:bottom-36 flex flex-col items-start gap-2"
@@ -20,6 +23,7 @@ export function Notices() {
       ))}
     </div>
   );
+  return sheet ? createPortal(log, sheet) : log;
 }
 
 function OneNotice({ shown }: { shown: Shown }) {

@@ -6,10 +6,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
 import java.util.regex.Pattern;
 
 /** What a person does and sees in one window, in their own terms. */
 final class Desk {
+  static final String HELD = ", held";
+
   final Page page;
 
   Desk(Page page) {
@@ -104,6 +107,24 @@ final class Desk {
 
   Locator calls() {
     return page.getByRole(AriaRole.ARTICLE);
+  }
+
+  /** Whom calls in hand are with, and which of them are on hold; all as it is at one moment. */
+  @SuppressWarnings("unchecked")
+  List<String> showsCalls() {
+    return (List<String>)
+        calls()
+            .evaluateAll(
+                """
+                all => all
+                  .filter(call => !call.innerText.includes('Sent to'))
+                  .map(call => {
+                    const name = call.getAttribute('aria-label');
+                    const announced = name.match(/^You are announcing (.*)$/);
+                    const held = /(?<!you )on hold/.test(call.innerText);
+                    return announced ? announced[1] + ', held' : name + (held ? ', held' : '');
+                  })
+                """);
   }
 
   /** Waits until the call with this name reads like this. */

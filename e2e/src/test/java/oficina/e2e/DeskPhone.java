@@ -5,11 +5,18 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Pattern;
 
 /** What a person does and sees at a desk phone. */
 final class DeskPhone {
+  private static final long PATIENCE_NANOS = 10_000_000_000L;
+
   final Page page;
+  private Desk screen;
+  private String idle;
 
   DeskPhone(Page page) {
     this.page = page;
@@ -29,6 +36,48 @@ final class DeskPhone {
     assertThat(desk.page.getByLabel(Pattern.compile("^Desk phone"))).isEnabled();
     desk.press("Escape");
     return phone;
+  }
+
+  /**
+   * From now on the screen beside it has to show the same calls after each step.
+   *
+   * @param holder what the display says while there are none
+   */
+  DeskPhone beside(Desk desk, String holder) {
+    screen = desk;
+    idle = holder;
+    return this;
+  }
+
+  private DeskPhone agreeing() {
+    long until = System.nanoTime() + PATIENCE_NANOS;
+    while (screen != null && !showsCalls().equals(screen.showsCalls()) && !asksForSomething()) {
+      if (System.nanoTime() > until) {
+        throw new AssertionError(
+            "the phone shows " + display().allInnerTexts() + ", the screen " + screen.showsCalls());
+      }
+      LockSupport.parkNanos(20_000_000);
+    }
+    return this;
+  }
+
+  /** Whether the display is taken by a list or by what is typed. */
+  private boolean asksForSomething() {
+    return key("Back").count() > 0;
+  }
+
+  /** Whom the calls are with that the display shows, and which of them are on hold. */
+  private List<String> showsCalls() {
+    String shown = String.join("\n", display().allInnerTexts());
+    List<String> calls = new ArrayList<>();
+    for (String call : screen.showsCalls()) {
+      String name = call.replace(Desk.HELD, "");
+      boolean held = shown.contains(name + " on hold");
+      if (shown.contains(name)) {
+        calls.add(held ? name + Desk.HELD : name);
+      }
+    }
+    return calls.isEmpty() && !shown.contains(idle) ? List.of("neither calls nor none") : calls;
   }
 
   void isPlugged() {
@@ -53,7 +102,7 @@ final class DeskPhone {
   /** Presses the key with this word. */
   DeskPhone press(String word) {
     key(word).click();
-    return this;
+    return agreeing();
   }
 
   Locator key(String word) {
@@ -71,7 +120,7 @@ final class DeskPhone {
               new Locator.GetByRoleOptions().setName(Pattern.compile("^[" + digit + "]( |$)")))
           .click();
     }
-    return this;
+    return agreeing();
   }
 
   /** The key with a lamp for this. */
@@ -84,7 +133,7 @@ final class DeskPhone {
 
   DeskPhone pressLine(String label) {
     line(label).click();
-    return this;
+    return agreeing();
   }
 
   /** Waits until the lamp of a key burns like this. */

@@ -21,7 +21,7 @@ class PhoneMorningTest {
     ines = browsers.of("ines");
     tomasz = browsers.of("tomasz");
     adaeze = browsers.of("adaeze");
-    phone = DeskPhone.of(ines);
+    phone = DeskPhone.of(ines).beside(ines, "Ines Calloway 201");
   }
 
   @Test
@@ -119,10 +119,31 @@ class PhoneMorningTest {
   }
 
   @Test
-  void voicemail_is_heard_with_the_pin_and_a_menu_gets_its_keys() {
-    phone.press("Voicemail.*").shows("290");
-    phone.type("1");
-    phone.press("End").shows("Ines Calloway 201");
+  void voicemail_is_heard_with_the_pin_and_deleted_by_a_key() {
+    Desk petra = browsers.speaking("petra", 5_900);
+    petra.dial("201");
+    phone.shows("Petra Vance calls").press("To voicemail");
+    petra.sees("Ines Calloway", "leaving a message");
+    petra.press("k");
+    petra.press("#"); // cuts the greeting short
+    petra.press("k");
+    assertThat(ines.page.getByText("is leaving a message")).isVisible();
+    petra.button("End").click();
+    phone.shows("New in voicemail: 1");
+    ines.open("Voicemail");
+    ines.button("Greetings").click();
+    ines.page.getByLabel("New secret number").fill("4711");
+    ines.button("Set it").click();
+    assertThat(ines.page.getByText("Your secret number is set.")).isVisible();
+    ines.press("Escape");
+    ines.open("Desk");
+    phone.press("Voicemail.*").shows("290").type("0000#").type("4711#");
+    assertThat(phone.key("Voicemail.*")).containsText("0");
+    phone.type("3");
+    ines.open("Voicemail");
+    assertThat(ines.page.getByText("Nobody has left a message.")).isVisible();
+    ines.open("Desk");
+    phone.type("0").shows("Ines Calloway 201").showsNo("New in voicemail");
   }
 
   @Test

@@ -25,7 +25,7 @@ record CallBacks(Draft draft) {
   private static final Set<Cause> NOT_THERE = Set.of(Cause.NO_ANSWER, Cause.DECLINED);
 
   @Nullable Refusal mayRequest(Call call, Connection mine) {
-    if (call.failure() == null || !mine.party().equals(call.caller())) {
+    if (!call.calledInVain() || !mine.party().equals(call.caller())) {
       return Refusal.of(Reason.NOT_FAILED);
     }
     PersonId on = call.called().employee();

@@ -104,7 +104,7 @@ record Mailboxes(Draft draft) {
       boolean possible = call.asideOf() == null && Sending.twoParties(waits) == null;
       return possible ? new Wanted(waits, owner(call, mine)) : null;
     }
-    boolean inVain = call.failure() != null && mine.party().equals(call.caller());
+    boolean inVain = call.calledInVain() && mine.party().equals(call.caller());
     return inVain ? new Wanted(call, call.called()) : null;
   }
 

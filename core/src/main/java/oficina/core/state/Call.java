@@ -166,6 +166,11 @@ public record Call(
     return standing.failure();
   }
 
+  /** Whether whoever was called could not be reached. */
+  public boolean calledInVain() {
+    return failure() != null && failure().cause() != Cause.PHONE_NOT_ANSWERED;
+  }
+
   public @Nullable Sent sent() {
     return standing.onItsWay().sent();
   }

@@ -105,6 +105,9 @@ class OutsidePhoneTest {
     scene.wait(16);
     assertThat(phone(INES)).isNull();
     assertThat(scene.state(call).failure().cause()).isEqualTo(Cause.PHONE_NOT_ANSWERED);
+    assertThat(scene.exchange.offers(scene.state(call), INES).services())
+        .as("nobody was called who could be waited for")
+        .isEqualTo(List.of(Service.CLEAR));
     scene.wait(60);
     assertThat(scene.state(call)).isNull();
     assertThat(scene.entry(call, INES).result()).isEqualTo(Part.Result.PHONE_NOT_ANSWERED);
