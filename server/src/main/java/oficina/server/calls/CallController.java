@@ -43,7 +43,8 @@ class CallController {
    * A call to place.
    *
    * @param to extension or number in any notation, or a text with a number in it
-   * @param device the window that places it
+   * @param device the window or desk telephone that places it, or {@code outside} for one's
+   *     telephone outside
    * @param callerId what a called outsider is shown; what the person has chosen when absent
    * @param line one's line on which it goes out, whose number is shown instead; absent for none
    * @param behalf the colleague in whose name it is placed; absent for one's own
