@@ -49,7 +49,12 @@ final class BigOffice {
               number.apply(i),
               new Person.Place("T" + i / 10, "S", ""),
               new Person.Calls(
-                  ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND, null)));
+                  ringTime,
+                  true,
+                  CallerIdChoice.WITHHELD,
+                  false,
+                  RecordingChoice.ON_DEMAND,
+                  null)));
     }
     Exchange exchange =
         new Exchange(

@@ -6,6 +6,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 
 /** Does the same for all ends, with as many threads as there are processors. */
@@ -27,18 +28,21 @@ final class Crew {
             });
   }
 
-  /** Returns when it is done for all. */
+  /**
+   * Returns when it is done for all. Whoever is ready takes the next one, for processors are not
+   * equally fast at every moment, and all wait for the last.
+   */
   void forAll(Port[] ports, Consumer<Port> what) {
+    AtomicInteger next = new AtomicInteger();
     if (workers == 1 || ports.length < FEW) {
-      part(ports, 0, 1, what);
+      work(ports, next, what);
       return;
     }
     List<Future<?>> running = new ArrayList<>(workers - 1);
     for (int i = 1; i < workers; i++) {
-      int mine = i;
-      running.add(others.submit(() -> part(ports, mine, workers, what)));
+      running.add(others.submit(() -> work(ports, next, what)));
     }
-    part(ports, 0, workers, what);
+    work(ports, next, what);
     for (Future<?> each : running) {
       try {
         each.get();
@@ -50,8 +54,8 @@ final class Crew {
     }
   }
 
-  private static void part(Port[] ports, int first, int step, Consumer<Port> what) {
-    for (int i = first; i < ports.length; i += step) {
+  private static void work(Port[] ports, AtomicInteger next, Consumer<Port> what) {
+    for (int i = next.getAndIncrement(); i < ports.length; i = next.getAndIncrement()) {
       what.accept(ports[i]);
     }
   }
