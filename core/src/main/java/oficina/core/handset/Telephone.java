@@ -124,8 +124,13 @@ public final class Telephone {
     return List.of();
   }
 
-  /** The exchange refused what was asked. */
-  public void refused(Refusal refusal, Instant now) {
+  /**
+   * The exchange refused what was asked. A key pressed twice in a hurry has done what it should.
+   */
+  public void refused(Command asked, Refusal refusal, Instant now) {
+    if (isSoAlready(asked, refusal.reason())) {
+      return;
+    }
     boolean number = refusal.reason() == Refusal.Reason.NOT_CALLABLE;
     String code = refusal.reason().name();
     tell(number ? code + "_" + refusal.about().get("why") : code, refusal.about(), now);
@@ -133,6 +138,13 @@ public final class Telephone {
       path = lifted ? Panel.Path.HANDSET : Panel.Path.NONE;
       idleSince = lifted ? now : null;
     }
+  }
+
+  private static boolean isSoAlready(Command asked, Refusal.Reason why) {
+    return asked instanceof Command.Hold && why == Refusal.Reason.NOT_ACTIVE
+        || asked instanceof Command.Retrieve && why == Refusal.Reason.NOT_HELD
+        || asked instanceof Command.Answer && why == Refusal.Reason.ANSWERED_HERE
+        || asked instanceof Command.Clear && why == Refusal.Reason.NO_SUCH_CALL;
   }
 
   /** Shows something for a while. */

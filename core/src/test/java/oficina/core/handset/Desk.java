@@ -75,6 +75,16 @@ final class Desk implements Surroundings {
     return this;
   }
 
+  /** Presses a key twice before anything has come of it. */
+  Desk twice(Key key) {
+    phone.follow(scene.now());
+    List<Effect> first = phone.pressed(key, scene.now());
+    List<Effect> second = phone.pressed(key, scene.now());
+    carryOut(first);
+    carryOut(second);
+    return this;
+  }
+
   Desk wait(int seconds) {
     for (int second = 0; second < seconds; second++) {
       scene.wait(1);
@@ -90,7 +100,7 @@ final class Desk implements Surroundings {
       if (effect instanceof Effect.Do wanted) {
         Refusal refusal = scene.run(wanted.command());
         if (refusal != null) {
-          phone.refused(refusal, scene.now());
+          phone.refused(wanted.command(), refusal, scene.now());
         }
       } else if (effect instanceof Effect.Look look) {
         carryOut(phone.found(look.kind(), earlier, scene.now()));

@@ -135,6 +135,18 @@ class TelephoneTest {
   }
 
   @Test
+  void a_key_pressed_twice_in_a_hurry_counts_once_and_nothing_is_told() {
+    CallId call = talkWithDov();
+    desk.twice(new Key(Kind.HOLD, 0));
+    assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.HOLD);
+    assertThat(desk.shows()).containsExactly("CALL_HELD +441514960177");
+    desk.twice(new Key(Kind.HOLD, 0));
+    assertThat(desk.shows()).containsExactly("CALL_TALKING +441514960177");
+    desk.twice(new Key(Kind.END, 0));
+    assertThat(desk.shows()).noneMatch(line -> line.startsWith("TOLD"));
+  }
+
+  @Test
   void put_through_by_number_or_by_the_key_of_a_colleague() {
     CallId call = talkWithDov();
     desk.soft(SoftKey.TRANSFER).type("213").soft(SoftKey.PUT_THROUGH);

@@ -269,7 +269,7 @@ public class Handsets implements ExchangeListener {
 
     private void answered(Command command, Decision decision) {
       if (decision instanceof Refusal refusal) {
-        there.telephone.refused(refusal, loop.now());
+        there.telephone.refused(command, refusal, loop.now());
       } else if (command instanceof Command.SendDigits keys) {
         loop.pressed(keys.call(), keys.digits());
       }

@@ -1,6 +1,7 @@
 package oficina.server.sound;
 
 import java.util.List;
+import oficina.core.people.PersonId;
 import oficina.core.state.Listening.Sound;
 import org.jspecify.annotations.Nullable;
 
@@ -8,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * What one party of a call is to hear.
  *
  * @param number its connection's number within the call
+ * @param person the employee who it is; null for everybody else
  * @param end where it hears and speaks; null while it rings there
  * @param there whether somebody listens there, to whom a tone or a sentence can be said even where
  *     nobody speaks
@@ -17,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  */
 record Leg(
     int number,
+    @Nullable PersonId person,
     @Nullable EndId end,
     boolean there,
     Sound sound,
@@ -26,6 +29,6 @@ record Leg(
 
   /** The same with a clip that began then. */
   Leg since(long tick) {
-    return new Leg(number, end, there, sound, voices, clip, tick);
+    return new Leg(number, person, end, there, sound, voices, clip, tick);
   }
 }

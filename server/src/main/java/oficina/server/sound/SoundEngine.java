@@ -188,8 +188,8 @@ public final class SoundEngine implements SmartLifecycle {
   private static Set<PersonId> people(CallSound call) {
     Set<PersonId> people = new LinkedHashSet<>();
     for (Leg leg : call.legs()) {
-      if (leg.end() instanceof EndId.Device device) {
-        people.add(device.person());
+      if (leg.person() != null) {
+        people.add(leg.person());
       }
     }
     return people;

@@ -183,7 +183,8 @@ class SoundFollower implements ExchangeListener {
       Listening.Sound sound = Listening.Sound.ASKED;
       Clip clip = announcements.asked();
       EndId end = new EndId.Line(phone);
-      engine.become(line, List.of(new Leg(1, end, true, sound, List.of(), clip, engine.tick())));
+      engine.become(
+          line, List.of(new Leg(1, null, end, true, sound, List.of(), clip, engine.tick())));
     }
   }
 
@@ -199,6 +200,7 @@ class SoundFollower implements ExchangeListener {
       legs.add(
           new Leg(
               connection.leg(),
+              connection.party().employee(),
               end(id, connection, lines.get(new Place(id, connection.leg()))),
               isThere(connection),
               hears.sound(),

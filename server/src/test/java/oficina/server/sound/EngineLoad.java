@@ -30,7 +30,7 @@ public final class EngineLoad {
         CodecEnd end = new CodecEnd(opus);
         ends.add(end);
         engine.attach(id, end);
-        both.add(new Leg(side + 1, id, true, Sound.SPEECH, List.of(2 - side), null, 0));
+        both.add(new Leg(side + 1, null, id, true, Sound.SPEECH, List.of(2 - side), null, 0));
       }
       engine.become(new CallId("load" + i), both);
     }
