@@ -3,7 +3,6 @@ package oficina.server.handset;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -52,11 +51,6 @@ public class Handsets implements ExchangeListener {
     void wants(Plugged from, Wish wish);
   }
 
-  /** Who had to do with a call when it was told of last. */
-  private record Seen(Set<PersonId> people, boolean parked) {
-    static final Seen NOTHING = new Seen(Set.of(), false);
-  }
-
   private final ExchangeLoop loop;
   private final OfficeData office;
   private final Softphones softphones;
@@ -66,7 +60,7 @@ public class Handsets implements ExchangeListener {
   private final Pushes pushes;
   private final Plugged.Around around;
   private final Map<PersonId, Plugged> plugged = new LinkedHashMap<>();
-  private final Map<CallId, Seen> seen = new HashMap<>();
+  private final Concerns concerns = new Concerns();
   private final Set<Plugged> changed = new HashSet<>();
   private Wishes wishes = (from, wish) -> {};
 
@@ -365,27 +359,11 @@ public class Handsets implements ExchangeListener {
 
   @Override
   public void happened(ExchangeEvent event, @Nullable Call after) {
-    Set<PersonId> people = new HashSet<>();
-    boolean parked = false;
-    if (event.inCall() != null) {
-      Seen now = after == null ? Seen.NOTHING : new Seen(after.employees(), after.parked() != null);
-      Seen before = after == null ? seen.remove(event.inCall()) : seen.put(event.inCall(), now);
-      people.addAll(now.people());
-      parked = now.parked();
-      if (before != null) {
-        people.addAll(before.people());
-        parked |= before.parked();
-      }
-    }
     if (event.deviceOf() != null) {
-      people.add(event.deviceOf());
       pushes.devicesChanged(event.deviceOf());
     }
-    if (event.statusOf() != null) {
-      people.add(event.statusOf());
-    }
-    boolean slots = parked;
-    showSoon(each -> each.concernedBy(people, slots));
+    Concerns.Concerned concerned = concerns.by(event, after);
+    showSoon(each -> each.concernedBy(concerned));
   }
 
   /** Whoever is no longer of the office has no telephone, and none that is lent to them. */

@@ -96,8 +96,8 @@ final class Plugged implements Surroundings {
   }
 
   /** Whether it shows anything of these people, or of slots. Asked with every event. */
-  boolean concernedBy(Set<PersonId> people, boolean slots) {
-    return (slots && watchesSlots) || !Collections.disjoint(watches, people);
+  boolean concernedBy(Concerns.Concerned by) {
+    return (by.slots() && watchesSlots) || !Collections.disjoint(watches, by.people());
   }
 
   /** Whom it shows, which is another question only after it is drawn anew. */
