@@ -209,7 +209,7 @@ public final class JitterBuffer {
   }
 
   private void leaveOneOutIfTooMany(int depth) {
-    int tooMany = depth - delay() - 2;
+    int tooMany = depth - delay() - 1;
     surplus = tooMany > 0 ? surplus + tooMany : 0;
     if (surplus > PATIENCE) {
       lengths[slot(next)] = 0;
