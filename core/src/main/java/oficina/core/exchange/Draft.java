@@ -305,18 +305,15 @@ final class Draft {
     for (CallId id : state.inHand(person)) {
       Call call = call(id);
       Connection connection = call.of(person);
-      if (connection.state() == ConnectionState.CONNECTED) {
-        turnFrom(call, connection);
+      if (connection.state() != ConnectionState.CONNECTED) {
+        continue;
       }
-    }
-  }
-
-  /** Leaves a call, to be back later if somebody is there to be held. */
-  void turnFrom(Call call, Connection mine) {
-    if (call.failure() != null || call.mailbox() != null) {
-      gone(call, mine, Cause.NORMAL); // the tone has told its reason, the message is over
-    } else {
-      hold(call, mine);
+      if (call.failure() != null || call.mailbox() != null) {
+        // Nobody is there to be held: the tone has told its reason, the message is over.
+        gone(call, connection, Cause.NORMAL);
+      } else {
+        hold(call, connection);
+      }
     }
   }
 

@@ -133,20 +133,9 @@ record OutsidePhones(Draft draft) {
     }
     if (mine.state() == ConnectionState.HOLD) {
       handling.retrieve(call, mine);
-    } else {
-      holdOthers(phone);
     }
     if (phone.places()) {
       place(draft.call(call.id()));
-    }
-  }
-
-  private void holdOthers(OutsidePhone phone) {
-    for (CallId id : draft.state.inHand(phone.person())) {
-      Connection own = draft.call(id).of(phone.person());
-      if (!id.equals(phone.call()) && own.state() == ConnectionState.CONNECTED) {
-        draft.turnFrom(draft.call(id), own);
-      }
     }
   }
 
