@@ -3444,7 +3444,7 @@ export interface components {
             company?: string;
             place: string;
             /** @enum {string} */
-            habit: "ANSWERS" | "NO_ANSWER" | "BUSY" | "MENU" | "NOT_IN_USE";
+            habit: "ANSWERS" | "NO_ANSWER" | "BUSY" | "TAKES" | "MENU" | "NOT_IN_USE";
             playing: boolean;
             takenBy?: string;
             calls: components["schemas"]["OutsideCallView"][];
