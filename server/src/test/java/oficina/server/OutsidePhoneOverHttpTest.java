@@ -2,6 +2,7 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -89,5 +90,18 @@ class OutsidePhoneOverHttpTest {
     awaitStage("THERE");
     tomasz.post(MOBILE + "/hang-up", Map.of());
     ines.awaitNoCalls();
+  }
+
+  @Test
+  void the_mobile_of_the_demo_is_answered_and_the_key_pressed_without_anybody_playing_it() {
+    placesOn("07700 900120");
+    ines.post("/api/calls", Map.of("to", "221", "device", "outside"));
+    TestServer.get().clock().advance(Duration.ofSeconds(1));
+    awaitStage("RINGING");
+    TestServer.get().clock().advance(Duration.ofSeconds(5));
+    awaitStage("ASKED");
+    TestServer.get().clock().advance(Duration.ofSeconds(4));
+    awaitStage("THERE");
+    tomasz.awaitCall("RINGING");
   }
 }
