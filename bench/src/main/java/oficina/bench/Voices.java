@@ -173,11 +173,10 @@ final class Voices {
                       sent.set(System.nanoTime());
                     }
                     ines.say(burst ? loud : quiet);
-                    due +=
-                        20_000_000
-                            + (frame % FRAMES_PER_BURST == 24
-                                ? 700_000
-                                : 0); // at any moment of a beat
+                    due += 20_000_000;
+                    if (frame % FRAMES_PER_BURST == 0) {
+                      due += 700_000; // so that bursts begin at any moment of a beat
+                    }
                     LockSupport.parkNanos(due - System.nanoTime());
                   }
                 } catch (IOException e) {

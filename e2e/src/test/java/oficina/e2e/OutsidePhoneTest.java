@@ -128,6 +128,7 @@ class OutsidePhoneTest {
     ines.press("x");
     tomasz.button("Answer").click();
     ines.sees("Tomasz Brill", "talking");
+    tomasz.sees("Ines Calloway", "talking");
     assertThat(lotte.phoneButton(OWNER, "Call")).isVisible();
 
     ines.button("To the phone outside").click();

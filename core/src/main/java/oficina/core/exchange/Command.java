@@ -132,12 +132,10 @@ public sealed interface Command {
     PersonId person();
 
     DeviceId device();
-
-    /** Whether a telephone outside is rung first when it is to be that device. */
-    default boolean ringsOutside() {
-      return false;
-    }
   }
+
+  /** The same, where a telephone outside can be that device: it is rung first. */
+  sealed interface RingsOutside extends AtDevice {}
 
   /** Reported by the public network for a call that it carries. */
   sealed interface ByNetwork extends Command {
@@ -164,7 +162,7 @@ public sealed interface Command {
       @Nullable CallerIdChoice callerId,
       @Nullable GroupId line,
       @Nullable PersonId behalf)
-      implements ByPerson, AtDevice {
+      implements ByPerson, RingsOutside {
 
     /** On one's own line, in one's own name. */
     public MakeCall(
@@ -174,11 +172,6 @@ public sealed interface Command {
         Dialled to,
         @Nullable CallerIdChoice callerId) {
       this(call, person, device, to, callerId, null, null);
-    }
-
-    @Override
-    public boolean ringsOutside() {
-      return true;
     }
 
     @Override
@@ -290,12 +283,7 @@ public sealed interface Command {
       DeviceId device,
       Dialled to,
       @Nullable CallerIdChoice callerId)
-      implements ByPerson, AtDevice {
-    @Override
-    public boolean ringsOutside() {
-      return true;
-    }
-
+      implements ByPerson, RingsOutside {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
@@ -389,12 +377,7 @@ public sealed interface Command {
   }
 
   /** Go on with a call on another of one's own devices. */
-  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson, AtDevice {
-    @Override
-    public boolean ringsOutside() {
-      return true;
-    }
-
+  record MoveHere(CallId call, PersonId person, DeviceId device) implements ByPerson, RingsOutside {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

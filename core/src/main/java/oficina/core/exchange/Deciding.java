@@ -66,7 +66,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   private @Nullable Refusal notThere(Command command) {
-    return command instanceof Command.AtDevice at && !at.ringsOutside()
+    return command instanceof Command.AtDevice at && !(at instanceof Command.RingsOutside)
         ? phones.mustBeThere(at.person(), at.device())
         : null;
   }
@@ -406,7 +406,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
         c,
         (call, leg) -> {
           if (leg.state() == ConnectionState.ASKED) {
-            new OutsideDevices(draft).keys(call, leg, c.digits());
+            new TakingByKey(draft).keys(call, leg, c.digits());
           } else if (call.mailbox() != null) {
             mailboxes.keys(call, call.mailbox(), c.digits());
           } else {
@@ -425,7 +425,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   }
 
   private void networkAnswers(Call call, Connection leg) {
-    if (leg.answered() || new OutsideDevices(draft).asks(call, leg)) {
+    if (leg.answered() || new TakingByKey(draft).asks(call, leg)) {
       return;
     }
     draft.establish(call, leg, null);

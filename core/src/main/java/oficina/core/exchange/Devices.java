@@ -91,7 +91,7 @@ record Devices(Draft draft) {
       }
       boolean outside = DeviceId.OUTSIDE.equals(mine.device());
       if (outside && draft.call(id).failure() != null) {
-        continue; // it was to be placed there, and nobody came
+        continue; // nobody is lost: the reason is shown until it is over
       }
       boolean here =
           outside

@@ -50,36 +50,23 @@ record Handling(Draft draft) {
     if (refusal != null) {
       return refusal;
     }
+    boolean moves = !device.equals(mine.device());
     PersonId person = mine.party().employee();
     OutsidePhones phones = new OutsidePhones(draft);
-    OutsidePhone phone = draft.state.outsidePhone(person);
-    boolean awaited = phone != null && !phone.isThere() && phone.call().equals(call.id());
-    if (device.isOutside() && !device.equals(mine.device()) && !phones.isThere(person)) {
-      return ring(phones, call, mine);
+    if (device.isOutside() && !phones.isThere(person)) {
+      return moves ? phones.ringToMove(person, call) : null;
     }
-    if (awaited && !device.isOutside()) {
-      if (phone.places()) {
-        phones.placeFrom(phone, call, device);
-        return null;
-      }
-      phones.giveUp(phone);
-    }
-    if (!device.equals(mine.device())) {
+    OutsidePhone awaited = phones.awaited(person, call);
+    if (moves) {
       move(call, mine, device);
     }
-    return null;
-  }
-
-  private @Nullable Refusal ring(OutsidePhones phones, Call call, Connection mine) {
-    PersonId person = mine.party().employee();
-    Refusal refusal =
-        call.conversation()
-            ? phones.mayUse(person, call.otherFor(person))
-            : Refusal.of(Reason.NOT_ANSWERED);
-    if (refusal == null) {
-      phones.ring(person, call.id(), /* places= */ false);
+    if (awaited != null) {
+      phones.giveUp(awaited);
     }
-    return refusal;
+    if (awaited != null && awaited.places()) {
+      phones.place(draft.call(call.id()));
+    }
+    return null;
   }
 
   void move(Call call, Connection mine, DeviceId device) {

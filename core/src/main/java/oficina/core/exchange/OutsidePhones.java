@@ -1,6 +1,5 @@
 package oficina.core.exchange;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
@@ -28,9 +27,6 @@ import org.jspecify.annotations.Nullable;
  * The line is kept as long as its person has a call in hand there.
  */
 record OutsidePhones(Draft draft) {
-
-  /** How long somebody has to press the key, once it rings there. */
-  private static final Duration PATIENCE = OutsideDevices.PATIENCE;
 
   /**
    * Refused when a call cannot be had there.
@@ -77,6 +73,24 @@ record OutsidePhones(Draft draft) {
         .orElse(device);
   }
 
+  /** The telephone that is rung for this call, as long as nobody is there; null when none is. */
+  @Nullable OutsidePhone awaited(PersonId person, Call call) {
+    OutsidePhone phone = draft.state.outsidePhone(person);
+    return phone != null && !phone.isThere() && phone.concerns(call) ? phone : null;
+  }
+
+  /** Rings there for a conversation that is to go on there. */
+  @Nullable Refusal ringToMove(PersonId person, Call call) {
+    Refusal refusal =
+        call.conversation()
+            ? mayUse(person, call.otherFor(person))
+            : Refusal.of(Reason.NOT_ANSWERED);
+    if (refusal == null) {
+      ring(person, call.id(), /* places= */ false);
+    }
+    return refusal;
+  }
+
   /** Rings there, for a call to be placed or to be moved there. */
   void ring(PersonId person, CallId call, boolean places) {
     PhoneNumber number = draft.office.directory().person(person).orElseThrow().outsidePhone();
@@ -102,12 +116,12 @@ record OutsidePhones(Draft draft) {
 
   void answers(OutsidePhone phone) {
     if (phone.stage() == Stage.SETTING_UP || phone.stage() == Stage.RINGING) {
-      progress(phone, Stage.ASKED, draft.now.plus(PATIENCE));
+      progress(phone, Stage.ASKED, draft.now.plus(TakingByKey.PATIENCE));
     }
   }
 
   void keys(OutsidePhone phone, String digits) {
-    if (phone.stage() == Stage.ASKED && digits.contains(OutsideDevices.TAKE_KEY)) {
+    if (phone.stage() == Stage.ASKED && TakingByKey.takes(digits)) {
       progress(phone, Stage.THERE, null);
       comesTo(phone);
     } else if (phone.isThere()) {
@@ -139,8 +153,8 @@ record OutsidePhones(Draft draft) {
     }
   }
 
-  /** Whoever has gone to a mailbox meanwhile is there already. */
-  private void place(Call call) {
+  /** Places a call that waited for it. Whoever has gone to a mailbox meanwhile is there already. */
+  void place(Call call) {
     if (call.connections().size() > 1) {
       return;
     }
@@ -150,14 +164,6 @@ record OutsidePhones(Draft draft) {
   /** Nobody is to come there any more; the call stays where it is. */
   void giveUp(OutsidePhone phone) {
     release(phone, Cause.NORMAL, null);
-  }
-
-  /** Takes a call that was to be placed there to another device, and places it from there. */
-  void placeFrom(OutsidePhone phone, Call call, DeviceId device) {
-    giveUp(phone);
-    Connection mine = call.of(phone.person());
-    new Handling(draft).move(call, mine, device);
-    place(draft.call(call.id()));
   }
 
   /**
@@ -198,7 +204,7 @@ record OutsidePhones(Draft draft) {
   private boolean needed(OutsidePhone phone) {
     if (phone.isThere()) {
       return draft.state.inHand(phone.person()).stream()
-          .anyMatch(id -> DeviceId.OUTSIDE.equals(draft.call(id).of(phone.person()).device()));
+          .anyMatch(id -> phone.concerns(draft.call(id)));
     }
     Call call = draft.call(phone.call());
     Connection mine = call == null ? null : call.of(phone.person());

@@ -51,6 +51,11 @@ public record OutsidePhone(
     return places && !isThere() && call.equals(wanted.id());
   }
 
+  /** Whether its person has this call there, or is rung there for it. */
+  public boolean concerns(Call other) {
+    return isThere() ? DeviceId.OUTSIDE.equals(other.of(person).device()) : call.equals(other.id());
+  }
+
   /** The call in which its person speaks there now; null when they do in none. */
   public @Nullable Call speaksIn(ExchangeState state) {
     for (CallId id : state.inHand(person)) {

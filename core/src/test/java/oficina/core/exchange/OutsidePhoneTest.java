@@ -193,6 +193,10 @@ class OutsidePhoneTest {
     assertThat(reason(new Command.MoveHere(call, INES, Scene.WINDOW))).isNull();
     assertThat(phone(INES)).isNull();
     assertThat(own(call, TOMASZ).state()).isEqualTo(ConnectionState.ALERTING);
+    scene.answer(call, TOMASZ);
+    assertThat(Listening.of(scene.state(call), own(call, TOMASZ)).sound())
+        .as("whoever has taken it is there")
+        .isEqualTo(Listening.Sound.SPEECH);
     scene.clear(call, INES);
     CallId another = place(INES, "221");
     scene.clear(another, INES);

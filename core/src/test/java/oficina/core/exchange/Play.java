@@ -417,6 +417,7 @@ final class Play {
               .filter(listening -> listening.sound() != Listening.Sound.SILENCE)
               .count();
       assertThat(heard).as("rule 3: hears one call, person %s", person).isLessThan(2);
+      checkAttended(person);
       checkOffers(person);
       checkActedFor(person);
     }
@@ -462,6 +463,20 @@ final class Play {
 
   private boolean waitsForPhone(Call call) {
     return scene.exchange.state().outsidePhones().stream().anyMatch(each -> each.isToPlace(call));
+  }
+
+  /** Nobody is waited for at a device that is there. */
+  private void checkAttended(PersonId person) {
+    ExchangeState state = scene.exchange.state();
+    for (CallId id : state.inHand(person)) {
+      Connection own = state.call(id).of(person);
+      boolean there =
+          state.devices(person).stream().anyMatch(each -> each.id().equals(own.device()))
+              || (isThere(own) && state.outsidePhone(person) != null);
+      assertThat(there && own.answered() && !own.attended())
+          .as("waited for where they are: %s in %s", own, state.call(id))
+          .isFalse();
+    }
   }
 
   /** Rule 8: whatever is offered without a further choice is accepted at that moment. */

@@ -86,7 +86,7 @@ class CallViews {
             own.muted(),
             own.reminded(),
             tape(call, own),
-            outside(call, own, phone)),
+            outside(call, phone)),
         new CallView.Ties(
             waits == null ? null : waits.value(),
             offers.asideOf() != null,
@@ -172,14 +172,8 @@ class CallViews {
         .orElse(null);
   }
 
-  private CallView.@Nullable PhoneOutside outside(
-      Call call, Connection own, @Nullable OutsidePhone phone) {
-    boolean concerned =
-        phone != null
-            && (phone.isThere()
-                ? DeviceId.OUTSIDE.equals(own.device())
-                : phone.call().equals(call.id()));
-    return concerned
+  private CallView.@Nullable PhoneOutside outside(Call call, @Nullable OutsidePhone phone) {
+    return phone != null && phone.concerns(call)
         ? new CallView.PhoneOutside(
             office.region().show(phone.number()), phone.stage(), phone.places())
         : null;

@@ -10,11 +10,16 @@ import oficina.core.state.ExchangeEvent;
  * Outside numbers that stand for a device of somebody's. Whoever answers there takes the call by a
  * key: the mailbox of a mobile telephone answers too, and presses none.
  */
-record OutsideDevices(Draft draft) {
+record TakingByKey(Draft draft) {
   /** How long somebody is asked for the key. */
   static final Duration PATIENCE = Duration.ofSeconds(15);
 
-  static final String TAKE_KEY = "1";
+  private static final String TAKE_KEY = "1";
+
+  /** Whether the key is among these. */
+  static boolean takes(String digits) {
+    return digits.contains(TAKE_KEY);
+  }
 
   /** Asks for a key where one is needed, and says whether it is. */
   boolean asks(Call call, Connection outsider) {
@@ -30,7 +35,7 @@ record OutsideDevices(Draft draft) {
   }
 
   void keys(Call call, Connection outsider, String digits) {
-    if (digits.contains(TAKE_KEY)) {
+    if (takes(digits)) {
       draft.establish(call, outsider, /* device= */ null);
     }
   }
