@@ -1,0 +1,112 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What {@code ./oficina} does when a server does not do what it is told. */
+class ScriptTest {
+  /** A process in the server's place that is told to end and does not. */
+  private static final String DEAF =
+      """
+      (trap '' TERM; exec sleep 600) >/dev/null 2>&1 &
+      remember server $!; disown
+      """;
+
+  @TempDir private Path home;
+  private int port;
+
+  @BeforeEach
+  void copy() throws IOException {
+    Files.copy(Path.of("../oficina"), home.resolve("oficina"));
+    Files.createDirectories(home.resolve(".oficina/run"));
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+  }
+
+  /** What the script's functions say when they are used like this. */
+  private String run(String commands) throws IOException, InterruptedException {
+    String script = "cd " + home + "; source ./oficina; " + commands;
+    ProcessBuilder bash = new ProcessBuilder("bash", "-c", script).redirectErrorStream(true);
+    bash.environment().put("OFICINA_PORT", Integer.toString(port));
+    bash.directory(home.toFile());
+    Process process = bash.start();
+    String said = new String(process.getInputStream().readAllBytes());
+    assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+    return said;
+  }
+
+  @Test
+  void a_server_that_does_not_end_is_ended_for_certain_and_that_is_said() throws Exception {
+    String said =
+        run(
+            DEAF
+                + """
+                read -r pid _ <$RUN/server.pid
+                end server 1
+                [ -z "$(began $pid)" ] && say over
+                """);
+    assertThat(said).contains("does not end by itself").endsWith("over\n");
+  }
+
+  @Test
+  void another_process_with_the_number_of_one_that_is_gone_is_not_taken_for_it() throws Exception {
+    String said =
+        run(
+            DEAF
+                + """
+                alive server && say lives
+                read -r pid _ <$RUN/server.pid
+                echo "$$ 1" >$RUN/server.pid
+                alive server || say gone
+                kill -KILL $pid
+                """);
+    assertThat(said).isEqualTo("lives\ngone\n");
+  }
+
+  /** At first a process is still this script, and the server all the same. */
+  @Test
+  void a_server_is_alive_from_its_first_moment() throws Exception {
+    String said =
+        run(
+            """
+            for i in $(seq 1 50); do
+              exec sleep 5 >/dev/null 2>&1 & remember server $!; disown
+              alive server || say "not alive"
+              kill $!
+            done
+            """);
+    assertThat(said).isEmpty();
+  }
+
+  @Test
+  void the_watch_starts_a_server_again_that_has_died_and_one_that_does_not_answer()
+      throws Exception {
+    String said =
+        run(
+            """
+            PATIENCE=1
+            start_database() { true; }
+            start_server() {
+              say started >>starts
+              %s
+            }
+            touch $RUN/server.log starts
+            watch & watching=$!; disown
+            until [ "$(wc -l <starts)" = 2 ]; do sleep 0.1; done
+            kill $watching
+            end server 1
+            cat $RUN/watch.log
+            """
+                .formatted(DEAF));
+    assertThat(said).containsSubsequence("The server has ended", "The server has not answered for");
+  }
+}
