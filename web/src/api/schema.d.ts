@@ -3133,6 +3133,8 @@ export interface components {
             /** Format: int32 */
             added: number;
             bad: components["schemas"]["BadLine"][];
+            /** Format: int32 */
+            restFrom?: number;
         };
         ReadHolidays: {
             /** Format: int32 */
@@ -6538,7 +6540,9 @@ export interface operations {
     sound_1: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                Range?: string;
+            };
             path: {
                 id: number;
             };
@@ -6748,7 +6752,9 @@ export interface operations {
     sound_2: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                Range?: string;
+            };
             path: {
                 id: number;
             };

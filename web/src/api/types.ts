@@ -75,6 +75,7 @@ export type {
   SchemaStationView as StationView,
   SchemaBlockPage as BlockPage,
   SchemaBlockView as BlockView,
+  SchemaReadBlocks as ReadBlocks,
   SchemaNewBlock as NewBlock,
   SchemaCallersView as CallersView,
   SchemaCallersBody as CallersBody,

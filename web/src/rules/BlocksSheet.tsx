@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
-import type { BlockView } from '../api/types';
+import type { BlockView, ReadBlocks } from '../api/types';
 import { nameOf } from '../calls/order';
 import { Dialog } from '../frame/Dialog';
 import { useSettled } from '../live/useSettled';
@@ -29,7 +29,7 @@ export function BlocksSheet({ what, onClose }: Props) {
   const [text, setText] = useState('');
   const [answer, setAnswer] = useState<Answer>('BUSY');
   const [told, setTold] = useState('');
-  const [bad, setBad] = useState<{ line: number; text: string }[]>([]);
+  const [done, setDone] = useState<ReadBlocks>();
   const [error, setError] = useState('');
   const { data } = useBlocks(ofOffice, useSettled(text.trim(), TYPING_MS));
   const mayChange = !ofOffice || me.role === 'administrator';
@@ -51,9 +51,9 @@ export function BlocksSheet({ what, onClose }: Props) {
 
   async function read(file: File) {
     try {
-      const done = await blockFile(file, ofOffice, answer);
-      setTold(t('blocks.readIn', { count: done.added }));
-      setBad(done.bad);
+      const read = await blockFile(file, ofOffice, answer);
+      setTold(t('blocks.readIn', { count: read.added }));
+      setDone(read);
       setError('');
     } catch (problem) {
       setError(sentence(problem));
@@ -126,8 +126,13 @@ export function BlocksSheet({ what, onClose }: Props) {
       <p role="alert" className="text-error font-semibold">
         {error}
       </p>
-      <ul className="text-error text-sm">
-        {bad.map((each) => (
+      {done?.restFrom && (
+        <p role="alert" className="text-error text-sm font-semibold">
+          {t('blocks.restFrom', { line: done.restFrom })}
+        </p>
+      )}
+      <ul className="text-error max-h-40 overflow-y-auto text-sm">
+        {done?.bad.map((each) => (
           <li key={each.line}>{t('blocks.bad', each)}</li>
         ))}
       </ul>

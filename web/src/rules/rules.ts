@@ -98,7 +98,7 @@ export const changeBlock = ({ id, note }: BlockView, answer: BlockView['answer']
   put(`/api/blocks/${id}`, { answer, note });
 
 export const blockFile = (file: File, ofOffice: boolean, answer: BlockView['answer']) =>
-  putFile<{ added: number; bad: { line: number; text: string }[] }>(
+  putFile<ReadBlocks>(
     `/api/blocks/file?${new URLSearchParams({ ofOffice: String(ofOffice), answer })}`,
     file,
     'text/csv',

@@ -3,8 +3,12 @@ package oficina.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -81,6 +85,41 @@ class ContactImportsTest {
       JsonNode changed = read(joss, saved.replace("Haulage", "Carriers"), type, false);
       assertThat(changed.get("counts").get("changed").asInt()).isEqualTo(1);
     }
+  }
+
+  @Test
+  void of_two_who_take_one_file_over_one_is_told_that_it_has_begun() throws Exception {
+    String id =
+        read(lotte, "name,number\nNia,0113 496 0150\n", "text/csv", false).get("id").asString();
+    ExecutorService both = Executors.newFixedThreadPool(8);
+    List<Future<Integer>> answers = new ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      answers.add(both.submit(() -> lotte.post("/api/contact-imports/" + id, MERGE).status()));
+    }
+    List<Integer> all = new ArrayList<>();
+    for (Future<Integer> each : answers) {
+      all.add(each.get());
+    }
+    both.shutdown();
+    assertThat(all).containsOnlyOnce(204).containsOnly(204, 409);
+    over(lotte, "/api/contact-imports/" + id);
+  }
+
+  /** Once 6 MB of it kept everybody waiting for minutes, and 30 MB ended the server. */
+  @Test
+  void a_large_file_of_nonsense_is_soon_found_to_be_none() {
+    JsonNode nonsense = read(lotte, "a\n".repeat(16 << 20), "text/vcard", false);
+    assertThat(nonsense.get("counts").get("bad").asInt()).isLessThan(3_000);
+    assertThat(nonsense.get("bad").toString()).contains("REST_NOT_READ");
+    JsonNode table = read(lotte, "name,number\n" + "\"x\"y\n".repeat(6 << 20), "text/csv", false);
+    assertThat(table.get("bad").toString()).contains("REST_NOT_READ");
+    String card = "BEGIN:VCARD\nVERSION:4.0\nFN:Ada\nUID:%s\nEND:VCARD\n";
+    JsonNode cards =
+        read(lotte, card.formatted("5".repeat(5_000)) + card.formatted("b"), "text/vcard", false);
+    assertThat(cards.get("bad").toString()).contains("TOO_LONG");
+    assertThat(take(lotte, cards.get("id").asString(), MERGE).get("state").asString())
+        .isEqualTo("DONE");
+    assertThat(lotte.get("/api/contacts").body().get("contacts")).hasSize(1);
   }
 
   @Test

@@ -1,8 +1,7 @@
 package oficina.core.contacts;
 
 import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
+import java.io.Reader;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,11 +13,10 @@ import oficina.core.contacts.Contact.Card;
 import oficina.core.contacts.ContactNumber.Type;
 import oficina.core.contacts.Draft.Flaw;
 import oficina.core.contacts.Draft.TypedNumber;
+import oficina.core.files.Cells;
+import oficina.core.files.CsvReader;
+import oficina.core.files.Lines;
 import oficina.core.numbers.DialPlan;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * Cards as lines with commas between (RFC 4180), the first line naming the columns. Those of other
@@ -26,8 +24,7 @@ import org.apache.commons.csv.CSVRecord;
  * broken line spoils no other.
  */
 public final class CsvFile {
-  /** Each costs a look at all that follows. */
-  private static final int MOST_BROKEN = 100;
+  private static final int MOST_COLUMNS = 300;
 
   private static final String NUMBER = "number ";
   private static final String TYPE = " type";
@@ -35,57 +32,32 @@ public final class CsvFile {
 
   private CsvFile() {}
 
-  /** All cards of a file, and what of it is none, in the order of its lines. */
-  public static List<Incoming> read(String file, DialPlan plan) {
-    String text = file.startsWith("\uFEFF") ? file.substring(1) : file;
-    List<Incoming> read = new ArrayList<>();
-    String first = text.lines().findFirst().orElse("");
-    CSVFormat format = CSVFormat.RFC4180.builder().setDelimiter(delimiter(first)).get();
-    List<String> columns;
-    try (CSVParser head = format.parse(new StringReader(first))) {
-      columns = head.stream().findFirst().map(CSVRecord::toList).orElse(List.of());
-    } catch (IOException | UncheckedIOException e) {
-      return List.of(Incoming.bad(1, Flaw.NO_COLUMNS, first));
+  /** The cards of a file, and what of it is none, in the order of its lines. */
+  public static List<Incoming> read(Reader file, DialPlan plan) throws IOException {
+    Lines lines = new Lines(file, CsvReader.LONGEST);
+    Lines.Line first = lines.next();
+    String head = first == null ? "" : first.text();
+    char delimiter = delimiter(head);
+    Columns columns = new Columns(CsvReader.line(head, delimiter));
+    if (!columns.nameSomebody()) {
+      return List.of(Incoming.bad(1, Flaw.NO_COLUMNS, head));
     }
-    Columns known = new Columns(columns);
-    if (!known.nameSomebody()) {
-      return List.of(Incoming.bad(1, Flaw.NO_COLUMNS, first));
-    }
-    List<String> lines = text.lines().toList();
-    int at = 1;
-    for (int broken = 0; at < lines.size(); broken++) {
-      if (broken > MOST_BROKEN) {
-        read.add(Incoming.bad(at + 1, Flaw.REST_NOT_READ, lines.get(at)));
-        return read;
+    CsvReader records = new CsvReader(lines, delimiter);
+    Collected read = new Collected();
+    for (CsvReader.Row row = records.next(); row != null; row = records.next()) {
+      if (!read.add(card(row, columns, plan))) {
+        break;
       }
-      at = readFrom(at, lines, format, known, plan, read);
     }
-    return read;
+    return read.all();
   }
 
-  /** Reads until a line that is broken, and returns where to go on behind it. */
-  private static int readFrom(
-      int from,
-      List<String> lines,
-      CSVFormat format,
-      Columns columns,
-      DialPlan plan,
-      List<Incoming> read) {
-    int begins = from;
-    String rest = String.join("\n", lines.subList(from, lines.size()));
-    try (CSVParser parser = format.parse(new StringReader(rest))) {
-      for (CSVRecord record : parser) {
-        if (record.toList().stream().anyMatch(value -> !value.isBlank())) {
-          Draft draft = columns.draft(record.toList());
-          read.add(Incoming.of(begins + 1, columns.uid(record.toList()), draft.check(plan), null));
-        }
-        begins = from + (int) parser.getCurrentLineNumber();
-      }
-      return lines.size();
-    } catch (IOException | UncheckedIOException e) {
-      read.add(Incoming.bad(begins + 1, Flaw.LINE_BROKEN, lines.get(begins)));
-      return begins + 1;
+  private static Incoming card(CsvReader.Row row, Columns columns, DialPlan plan) {
+    if (row.broken() != null) {
+      return Incoming.bad(row.line(), Flaw.LINE_BROKEN, row.broken());
     }
+    Draft draft = columns.draft(row.values());
+    return Incoming.of(row.line(), columns.uid(row.values()), draft.check(plan), null);
   }
 
   private static char delimiter(String first) {
@@ -105,6 +77,7 @@ public final class CsvFile {
     Columns(List<String> columns) {
       names =
           columns.stream()
+              .limit(MOST_COLUMNS)
               .map(each -> each.strip().toLowerCase(Locale.ROOT).replace('_', ' '))
               .toList();
     }
@@ -220,16 +193,8 @@ public final class CsvFile {
       head.add("address " + i);
     }
     head.addAll(List.of("tags", "note", "tone"));
-    StringBuilder file = new StringBuilder();
-    try (CSVPrinter csv = new CSVPrinter(file, CSVFormat.RFC4180)) {
-      csv.printRecord(head);
-      for (Contact contact : contacts) {
-        csv.printRecord(row(contact, numbers, mails, addresses));
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e); // nothing is written but in memory
-    }
-    return file.toString();
+    return Cells.csv(
+        head, contacts.stream().map(each -> row(each, numbers, mails, addresses)).toList());
   }
 
   private static int most(List<? extends List<?>> all) {

@@ -1,7 +1,6 @@
 package oficina.core.contacts;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -31,10 +30,16 @@ public record Draft(
 
   public static final int LONGEST_NOTE = 4_000;
 
+  /** What a card is called in files, as long as the database takes it. */
+  public static final int LONGEST_UID = 255;
+
   /** So many numbers, mail addresses, addresses and tags each. */
   public static final int MOST = 20;
 
+  private static final int MOST_LOOKED_AT = 10 * MOST;
+
   private static final Pattern MAIL = Pattern.compile("[^\\s@<>\",;]+@[^\\s@<>\",;]+");
+  private static final Pattern BETWEEN_TAGS = Pattern.compile("[,;]");
   private static final int LONGEST_EXTENSION = 10;
   private static final Pattern EXTENSION = Pattern.compile("p+([0-9]{1,10})");
 
@@ -99,13 +104,13 @@ public record Draft(
       findings.add(Finding.of(Flaw.NAMELESS, ""));
     }
     List<ContactNumber> read = new ArrayList<>();
-    for (TypedNumber each : numbers) {
+    for (TypedNumber each : numbers.subList(0, Math.min(MOST, numbers.size()))) {
       ContactNumber number = number(each, plan, findings);
       if (number != null && !read.contains(number)) {
         read.add(number);
       }
     }
-    List<String> readMails = lines(mails, findings);
+    List<String> readMails = lines(mails.stream(), findings);
     readMails.stream()
         .filter(mail -> !MAIL.matcher(mail).matches())
         .forEach(mail -> findings.add(Finding.of(Flaw.MAIL_UNREADABLE, mail)));
@@ -115,7 +120,7 @@ public record Draft(
             ownCompany,
             read,
             readMails,
-            lines(addresses, findings),
+            lines(addresses.stream(), findings),
             lines(eachTag(), findings),
             text(note, LONGEST_NOTE, findings),
             line(tone, findings));
@@ -126,8 +131,8 @@ public record Draft(
   }
 
   /** What stands between commas is a tag of its own, also in files. */
-  private List<String> eachTag() {
-    return tags.stream().flatMap(each -> Stream.of(each.split("[,;]"))).toList();
+  private Stream<String> eachTag() {
+    return tags.stream().flatMap(BETWEEN_TAGS::splitAsStream);
   }
 
   private static String line(String typed, List<Finding> findings) {
@@ -142,19 +147,20 @@ public record Draft(
     return text;
   }
 
-  /** Those that say something, each once. */
-  private static List<String> lines(List<String> typed, List<Finding> findings) {
-    LinkedHashSet<String> read = new LinkedHashSet<>();
-    for (String each : typed) {
-      String line = line(each, findings);
-      if (!line.isEmpty()) {
-        read.add(line);
-      }
-    }
+  /** Those that say something, each once, and no more than it takes to see that it is too many. */
+  private static List<String> lines(Stream<String> typed, List<Finding> findings) {
+    List<String> read =
+        typed
+            .filter(each -> !each.isBlank())
+            .limit(MOST_LOOKED_AT)
+            .map(each -> line(each, findings))
+            .distinct()
+            .limit(MOST + 1)
+            .toList();
     if (read.size() > MOST) {
-      findings.add(Finding.of(Flaw.TOO_MANY, List.copyOf(read).get(MOST)));
+      findings.add(Finding.of(Flaw.TOO_MANY, read.get(MOST)));
     }
-    return List.copyOf(read);
+    return read;
   }
 
   /** Null when nothing was typed, or nothing that can be read. */

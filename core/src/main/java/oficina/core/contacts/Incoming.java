@@ -24,11 +24,15 @@ public record Incoming(
 
   static Incoming of(
       int line, @Nullable String uid, Draft.Checked checked, byte @Nullable [] picture) {
-    return new Incoming(
-        line,
-        Objects.requireNonNullElse(uid, "").strip(),
-        checked.card(),
-        checked.findings(),
-        picture);
+    String name = Objects.requireNonNullElse(uid, "").strip();
+    if (name.length() > Draft.LONGEST_UID) {
+      return bad(line, Draft.Flaw.TOO_LONG, name);
+    }
+    return new Incoming(line, name, checked.card(), checked.findings(), picture);
+  }
+
+  /** By which somebody knows it again in the file. */
+  String beginning() {
+    return card == null ? findings.get(0).what() : card.title();
   }
 }

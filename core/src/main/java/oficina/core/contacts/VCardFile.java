@@ -17,9 +17,9 @@ import ezvcard.property.StructuredName;
 import ezvcard.property.Telephone;
 import ezvcard.property.Uid;
 import ezvcard.util.TelUri;
-import java.util.ArrayList;
+import java.io.IOException;
+import java.io.Reader;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -27,6 +27,7 @@ import oficina.core.contacts.Contact.Card;
 import oficina.core.contacts.ContactNumber.Type;
 import oficina.core.contacts.Draft.Flaw;
 import oficina.core.contacts.Draft.TypedNumber;
+import oficina.core.files.Lines;
 import oficina.core.numbers.DialPlan;
 import org.jspecify.annotations.Nullable;
 
@@ -36,6 +37,11 @@ import org.jspecify.annotations.Nullable;
  * stand in the file itself; nothing is ever fetched.
  */
 public final class VCardFile {
+  /** With a picture in it, in characters. */
+  private static final int LONGEST_CARD = 2_000_000;
+
+  private static final int MOST_PROPERTIES = 2_000;
+
   private static final String BEGIN = "BEGIN:VCARD";
   private static final String END = "END:VCARD";
   private static final String TONE = "X-OFICINA-TONE";
@@ -43,40 +49,65 @@ public final class VCardFile {
 
   private VCardFile() {}
 
-  /** All cards of a file, and what of it is none, in the order of its lines. */
-  public static List<Incoming> read(String file, DialPlan plan) {
-    List<Incoming> read = new ArrayList<>();
-    StringBuilder card = null;
-    int begins = 0;
-    int line = 0;
-    for (String text : (Iterable<String>) file.lines()::iterator) {
-      line++;
-      String key = text.strip().toUpperCase(Locale.ROOT);
-      if (key.startsWith("\uFEFF")) {
-        key = key.substring(1);
-      }
-      if (key.equals(BEGIN)) {
-        if (card != null) {
-          read.add(Incoming.bad(begins, Flaw.CARD_UNFINISHED, ""));
-        }
-        card = new StringBuilder(BEGIN).append("\r\n");
-        begins = line;
+  /** The cards of a file, and what of it is none, in the order of its lines. */
+  public static List<Incoming> read(Reader file, DialPlan plan) throws IOException {
+    Lines lines = new Lines(file, LONGEST_CARD);
+    Collected read = new Collected();
+    Begun card = null;
+    boolean more = true;
+    for (Lines.Line line = lines.next(); line != null && more; line = lines.next()) {
+      String key = line.text().strip();
+      if (key.equalsIgnoreCase(BEGIN)) {
+        more = card == null || read.add(card.unfinished());
+        card = new Begun(line.number());
       } else if (card == null) {
-        if (!key.isEmpty()) {
-          read.add(Incoming.bad(line, Flaw.NO_CARD, text.strip()));
-        }
+        more = key.isEmpty() || read.add(Incoming.bad(line.number(), Flaw.NO_CARD, key));
       } else {
-        card.append(text).append("\r\n");
-        if (key.equals(END)) {
-          read.add(one(begins, card.toString(), plan));
+        card.add(line);
+        if (key.equalsIgnoreCase(END)) {
+          more = read.add(card.end(plan));
           card = null;
         }
       }
     }
-    if (card != null) {
-      read.add(Incoming.bad(begins, Flaw.CARD_UNFINISHED, ""));
+    if (card != null && more) {
+      read.add(card.unfinished());
     }
-    return read;
+    return read.all();
+  }
+
+  /** A card of which the end is still to come. */
+  private static final class Begun {
+    private final int line;
+    private final StringBuilder text = new StringBuilder(BEGIN).append("\r\n");
+    private int properties;
+    private boolean tooLong;
+
+    Begun(int line) {
+      this.line = line;
+    }
+
+    void add(Lines.Line more) {
+      boolean goesOn = more.text().startsWith(" ") || more.text().startsWith("\t");
+      properties += goesOn ? 0 : 1;
+      tooLong |=
+          more.cut()
+              || properties > MOST_PROPERTIES
+              || text.length() + more.text().length() > LONGEST_CARD;
+      if (!tooLong) {
+        text.append(more.text()).append("\r\n");
+      }
+    }
+
+    Incoming unfinished() {
+      return Incoming.bad(line, Flaw.CARD_UNFINISHED, "");
+    }
+
+    Incoming end(DialPlan plan) {
+      return tooLong
+          ? Incoming.bad(line, Flaw.TOO_LONG, text.substring(BEGIN.length()).strip())
+          : one(line, text.toString(), plan);
+    }
   }
 
   private static Incoming one(int line, String text, DialPlan plan) {

@@ -41,6 +41,9 @@ public final class Wav {
    * @throws BadSoundException when it cannot be used
    */
   public static short[] read(byte[] file, Duration longest) throws BadSoundException {
+    if (!isWav(file)) {
+      throw new BadSoundException(Reason.NOT_WAV); // the platform reads other kinds as well
+    }
     try (AudioInputStream sound = AudioSystem.getAudioInputStream(new ByteArrayInputStream(file))) {
       AudioFormat format = sound.getFormat();
       if (!READ.contains(format.getEncoding()) || format.getSampleSizeInBits() > 64) {
@@ -52,7 +55,7 @@ public final class Wav {
           || rate > FASTEST
           || channels < 1
           || channels > MOST_CHANNELS
-          || format.getSampleSizeInBits() % 8 != 0
+          || !has(format.getEncoding(), format.getSampleSizeInBits())
           || format.getFrameSize() != channels * format.getSampleSizeInBits() / 8) {
         throw new BadSoundException(Reason.DAMAGED);
       }
@@ -67,17 +70,26 @@ public final class Wav {
       }
       return resampled(oneChannel(bytes, count, format), rate);
     } catch (UnsupportedAudioFileException e) {
-      throw new BadSoundException(compressed(file) ? Reason.COMPRESSED : Reason.NOT_WAV);
+      throw new BadSoundException(Reason.COMPRESSED);
     } catch (IOException | ArithmeticException e) {
       throw new BadSoundException(Reason.DAMAGED);
     }
   }
 
-  /** Whether it is a WAV file of a kind that the platform does not read. */
-  private static boolean compressed(byte[] file) {
+  private static boolean isWav(byte[] file) {
     return file.length > 12
         && Arrays.equals(Arrays.copyOf(file, 4), new byte[] {'R', 'I', 'F', 'F'})
         && Arrays.equals(Arrays.copyOfRange(file, 8, 12), new byte[] {'W', 'A', 'V', 'E'});
+  }
+
+  /** Whether there are samples of so many bits. */
+  private static boolean has(Encoding encoding, int bits) {
+    if (encoding.equals(Encoding.PCM_FLOAT)) {
+      return bits == 32 || bits == 64;
+    }
+    return encoding.equals(Encoding.PCM_SIGNED)
+        ? bits % 8 == 0 && bits <= 32 && bits > 0
+        : bits == 8;
   }
 
   private static short[] oneChannel(byte[] bytes, int count, AudioFormat format) {
@@ -120,8 +132,7 @@ public final class Wav {
         int middle = in.get() & 0xFF;
         yield (low + (middle << 8) + (in.get() << 16)) / 256.0;
       }
-      case 32 -> in.getInt() / 65_536.0;
-      default -> throw new ArithmeticException("no samples of so many bits: " + bits);
+      default -> in.getInt() / 65_536.0;
     };
   }
 

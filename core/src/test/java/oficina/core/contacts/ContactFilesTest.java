@@ -9,6 +9,9 @@ import ezvcard.VCardVersion;
 import ezvcard.parameter.TelephoneType;
 import ezvcard.property.Address;
 import ezvcard.property.StructuredName;
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -38,6 +41,8 @@ class ContactFilesTest {
     "O'Hara; Ltd",
     "\"Quote\", A.",
     "Line\\back",
+    "=1+1",
+    "'@SUM(A1)",
     "Наталья",
     ""
   };
@@ -80,7 +85,11 @@ class ContactFilesTest {
     }
 
     List<Incoming> read(String file) {
-      return this == CSV ? CsvFile.read(file, PLAN) : VCardFile.read(file, PLAN);
+      try (StringReader pieces = new StringReader(file)) {
+        return this == CSV ? CsvFile.read(pieces, PLAN) : VCardFile.read(pieces, PLAN);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
     }
   }
 
@@ -155,7 +164,7 @@ class ContactFilesTest {
     address.setPostalCode("HK1 2AB");
     card.addAddress(address);
     String file = Ezvcard.write(card).version(VCardVersion.valueOfByStr(version)).go();
-    Card read = VCardFile.read(file, PLAN).get(0).card();
+    Card read = Format.V4.read(file).get(0).card();
     assertThat(read.name()).isEqualTo("Dov Hartigan");
     assertThat(read.company()).isEqualTo("Hartigan Haulage, Yard");
     assertThat(read.numbers())
@@ -184,7 +193,7 @@ class ContactFilesTest {
         TEL;TYPE=work:0113 496 0148
         END:VCARD
         """;
-    assertThat(VCardFile.read(file, PLAN))
+    assertThat(Format.V4.read(file))
         .extracting(
             each ->
                 each.line()
@@ -204,16 +213,53 @@ class ContactFilesTest {
         Cy;;Mill;0113 4;;;
         ;;Roe Chandlery;0151 496 0121;;;
         """;
-    List<Incoming> read = CsvFile.read(lines, PLAN);
+    List<Incoming> read = Format.CSV.read(lines);
     assertThat(read.get(0).card().name()).isEqualTo("Ada Lugg");
     assertThat(read.get(0).card().numbers())
         .extracting(each -> each.type() + " " + each.number())
         .containsExactly("MOBILE +447700900301", "WORK +441134960149");
     assertThat(read.get(read.size() - 1).card().company()).isEqualTo("Roe Chandlery");
     assertThat(read.stream().filter(each -> each.card() == null).toList()).isNotEmpty();
-    assertThat(CsvFile.read("apples,pears\n1,2\n", PLAN).get(0).findings().get(0).flaw())
+    assertThat(Format.CSV.read("apples,pears\n1,2\n").get(0).findings().get(0).flaw())
         .isEqualTo(Flaw.NO_COLUMNS);
-    assertThat(CsvFile.read("", PLAN).get(0).findings().get(0).flaw()).isEqualTo(Flaw.NO_COLUMNS);
+    assertThat(Format.CSV.read("").get(0).findings().get(0).flaw()).isEqualTo(Flaw.NO_COLUMNS);
+  }
+
+  /** A small file of nonsense once kept everybody waiting, and a larger one ended the server. */
+  @ParameterizedTest
+  @ValueSource(strings = {"a\n", "BEGIN:VCARD\n", "BEGIN:VCARD\nVERSION:4.0\nFN:\nEND:VCARD\n"})
+  void of_a_file_of_nonsense_no_more_is_read_than_somebody_goes_through(String nonsense) {
+    List<Incoming> read = Format.V4.read(nonsense.repeat(100_000));
+    assertThat(read).hasSize(Collected.MOST_BAD + 1);
+    assertThat(flaw(read.get(Collected.MOST_BAD))).isEqualTo(Flaw.REST_NOT_READ);
+    List<Incoming> table = Format.CSV.read("name,number\n" + "Ada,\"x\"y\n".repeat(100_000));
+    assertThat(table).hasSize(Collected.MOST_BAD + 1);
+    assertThat(flaw(table.get(Collected.MOST_BAD))).isEqualTo(Flaw.REST_NOT_READ);
+  }
+
+  @Test
+  void no_card_is_longer_than_anybody_can_need_and_the_next_one_is_read() {
+    String after = "BEGIN:VCARD\nVERSION:4.0\nFN:Bo\nEND:VCARD\n";
+    for (String much :
+        List.of(
+            "X-MANY:\n".repeat(1_000_000),
+            "NOTE:" + "x".repeat(10_000_000) + "\n",
+            "TEL:call me\n".repeat(2_100),
+            "UID:" + "5".repeat(5_000) + "\n")) {
+      List<Incoming> read =
+          Format.V4.read("BEGIN:VCARD\nVERSION:4.0\nFN:Ada\n" + much + "END:VCARD\n" + after);
+      assertThat(read).hasSize(2);
+      assertThat(flaw(read.get(0))).isEqualTo(Flaw.TOO_LONG);
+      assertThat(read.get(1).card().name()).isEqualTo("Bo");
+    }
+    String many = "TEL:call me\nEMAIL:nobody\nCATEGORIES:a,b,,c d\n".repeat(600);
+    Incoming full = Format.V4.read("BEGIN:VCARD\nFN:Ada\n" + many + "END:VCARD\n").get(0);
+    assertThat(full.findings()).hasSizeLessThan(100);
+    assertThat(full.findings()).extracting(Draft.Finding::flaw).contains(Flaw.TOO_MANY);
+  }
+
+  private static Flaw flaw(Incoming incoming) {
+    return incoming.findings().get(0).flaw();
   }
 
   @Test

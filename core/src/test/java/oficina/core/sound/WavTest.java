@@ -79,6 +79,11 @@ class WavTest {
     byte[] compressed = file(16_000, 16, 1, 1);
     compressed[20] = 0x55; // MPEG layer 3 in a WAV file
     refuses(compressed, Reason.COMPRESSED);
+    byte[] halfFloats = file(16_000, 16, 1, 1);
+    halfFloats[20] = 3; // floating point, of which 16 bits are none
+    refuses(halfFloats, Reason.DAMAGED);
+    refuses("FORM\0\0\0\56AIFFCOMM".getBytes(), Reason.NOT_WAV);
+    refuses(".snd\0\0\0\30\0\0\0\0\0\0\0\1\0\0\37\100\0\0\0\1abcd".getBytes(), Reason.NOT_WAV);
     byte[] sped = file(16_000, 16, 1, 1);
     ByteBuffer.wrap(sped).order(ByteOrder.LITTLE_ENDIAN).putInt(24, 900_000_000);
     refuses(sped, Reason.DAMAGED);

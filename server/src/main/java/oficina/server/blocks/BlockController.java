@@ -6,10 +6,9 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import oficina.core.blocking.Block;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
@@ -22,9 +21,7 @@ import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
 import oficina.server.time.MovableClock;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
+import oficina.server.uploads.Uploads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -44,11 +41,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/blocks")
 class BlockController {
   private static final int MOST_SHOWN = 200;
-  private static final int LONGEST_NOTE = 200;
-  private static final int MOST_BAD_TOLD = 50;
 
   private final BlockStore store;
   private final BlockReading reading;
+  private final BlockFile files;
+  private final Uploads uploads;
   private final OfficeData office;
   private final Parties parties;
   private final Pushes pushes;
@@ -57,12 +54,16 @@ class BlockController {
   BlockController(
       BlockStore store,
       BlockReading reading,
+      BlockFile files,
+      Uploads uploads,
       OfficeData office,
       Parties parties,
       Pushes pushes,
       MovableClock clock) {
     this.store = store;
     this.reading = reading;
+    this.files = files;
+    this.uploads = uploads;
     this.office = office;
     this.parties = parties;
     this.pushes = pushes;
@@ -142,7 +143,7 @@ class BlockController {
       boolean ofOffice,
       @NotNull @Size(max = 40) String what,
       Block.@NotNull Answer answer,
-      @NotNull @Size(max = LONGEST_NOTE) String note) {}
+      @NotNull @Size(max = BlockFile.LONGEST_NOTE) String note) {}
 
   /** Block a caller; it is in force with the next call. */
   @PostMapping
@@ -150,11 +151,11 @@ class BlockController {
   void add(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewBlock body) {
     PersonId owner = owner(me, body.ofOffice());
     Block block = reading.block(body.what(), owner, body.answer(), body.note());
-    change(() -> store.add(List.of(block), me.id(), clock.instant()));
+    add(List.of(block), owner, me);
   }
 
   record ChangedBlock(
-      Block.@NotNull Answer answer, @NotNull @Size(max = LONGEST_NOTE) String note) {}
+      Block.@NotNull Answer answer, @NotNull @Size(max = BlockFile.LONGEST_NOTE) String note) {}
 
   /** Change what a blocked caller hears. */
   @PutMapping("/{id}")
@@ -175,14 +176,17 @@ class BlockController {
     change(() -> store.remove(id));
   }
 
-  record BadLine(long line, String text) {}
-
   /**
    * What came of a file.
    *
+   * @param added how many were not blocked before
    * @param bad the first of the lines that are no numbers
+   * @param restFrom the line from which on it was not read any more; absent when all of it was
    */
-  record ReadBlocks(int added, List<BadLine> bad) {}
+  record ReadBlocks(
+      int added,
+      List<BlockFile.BadLine> bad,
+      @Schema(nullable = true) @Nullable Integer restFrom) {}
 
   /** Block all numbers of a CSV file: the first column is the number, the second a note. */
   @PutMapping(path = "/file", consumes = "text/csv")
@@ -193,27 +197,16 @@ class BlockController {
       HttpServletRequest request)
       throws IOException {
     PersonId owner = owner(me, ofOffice);
-    String text = new String(request.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    List<Block> blocks = new ArrayList<>();
-    List<BadLine> bad = new ArrayList<>();
-    try (CSVParser lines = CSVParser.parse(text.replace("\uFEFF", ""), CSVFormat.DEFAULT)) {
-      for (CSVRecord line : lines) {
-        String what = line.get(0).strip();
-        String note = line.size() > 1 ? line.get(1) : "";
-        try {
-          if (!what.isEmpty()) {
-            String kept = note.substring(0, Math.min(note.length(), LONGEST_NOTE));
-            blocks.add(reading.block(what, owner, answer, kept));
-          }
-        } catch (Problem notANumber) {
-          bad.add(new BadLine(line.getRecordNumber(), what));
-        }
-      }
-    } catch (IOException | RuntimeException e) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "CSV_UNREADABLE");
-    }
-    change(() -> store.add(blocks, me.id(), clock.instant()));
-    return new ReadBlocks(blocks.size(), bad.subList(0, Math.min(bad.size(), MOST_BAD_TOLD)));
+    BlockFile.Contents read =
+        uploads.read(me.id(), request, file -> files.read(file, owner, answer));
+    return new ReadBlocks(add(read.blocks(), owner, me), read.bad(), read.restFrom());
+  }
+
+  /** Returns how many of them are new. */
+  private int add(List<Block> blocks, @Nullable PersonId owner, Employee by) {
+    AtomicInteger added = new AtomicInteger();
+    change(() -> added.set(store.add(blocks, owner, by.id(), clock.instant())));
+    return added.get();
   }
 
   private void change(Runnable write) {

@@ -7,11 +7,14 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import oficina.core.blocking.Block;
 import oficina.core.people.PersonId;
 import oficina.server.database.Times;
+import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,6 +22,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Who is blocked, and who has tried all the same, in the database. */
 @Repository
 class BlockStore {
+  /** All of them are in memory, where a call finds them. */
+  static final int MOST_OF_AN_OWNER = 100_000;
+
+  private static final int MOST = 300_000;
   private static final int AT_ONCE = 500;
 
   private final JdbcClient jdbc;
@@ -71,6 +78,10 @@ class BlockStore {
         .single();
   }
 
+  private int countAll() {
+    return jdbc.sql("select count(*) from block").query(Integer.class).single();
+  }
+
   private static Kept kept(ResultSet row, int n) throws SQLException {
     long person = row.getLong("person_id");
     PersonId owner = row.wasNull() ? null : new PersonId(person);
@@ -100,12 +111,24 @@ class BlockStore {
         .map(Kept::block);
   }
 
-  /** Adds blocks, each in the place of one of the same caller and owner. */
+  /**
+   * Adds blocks of one owner, each in the place of one of the same caller.
+   *
+   * @return how many were not there before
+   * @throws Problem when there are too many, of which then none is added
+   */
   @Transactional
-  void add(List<Block> blocks, PersonId by, Instant at) {
+  int add(List<Block> blocks, @Nullable PersonId owner, PersonId by, Instant at) {
+    int before = count(owner);
     for (int from = 0; from < blocks.size(); from += AT_ONCE) {
       addAtOnce(blocks.subList(from, Math.min(blocks.size(), from + AT_ONCE)), by, at);
     }
+    int after = count(owner);
+    if (after > before && (after > MOST_OF_AN_OWNER || countAll() > MOST)) {
+      throw new Problem(
+          HttpStatus.CONFLICT, "BLOCKS_FULL", Map.of("limit", Integer.toString(MOST_OF_AN_OWNER)));
+    }
+    return after - before;
   }
 
   /** One statement for all of them: a file can have very many. */

@@ -2,10 +2,10 @@ package oficina.server.cards;
 
 import jakarta.validation.Valid;
 import oficina.core.call.CallId;
-import oficina.core.contacts.ContactId;
 import oficina.server.contacts.ChosenStore;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.history.OwnCalls;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
@@ -21,10 +21,13 @@ import org.springframework.web.bind.annotation.RestController;
 class CallerController {
   private final Contacts contacts;
   private final ChosenStore chosen;
+  private final OwnCalls calls;
   private final ExchangeLoop loop;
   private final Pushes pushes;
 
-  CallerController(Contacts contacts, ChosenStore chosen, ExchangeLoop loop, Pushes pushes) {
+  CallerController(
+      Contacts contacts, ChosenStore chosen, OwnCalls calls, ExchangeLoop loop, Pushes pushes) {
+    this.calls = calls;
     this.contacts = contacts;
     this.chosen = chosen;
     this.loop = loop;
@@ -40,8 +43,9 @@ class CallerController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String call,
       @Valid @RequestBody WhoItIs who) {
-    ContactId id = contacts.wanted(who.contact(), me.id()).id();
-    chosen.choose(new CallId(call), me.id(), id);
+    CallId own = new CallId(call);
+    calls.party(me.id(), own);
+    chosen.choose(own, me.id(), contacts.wanted(who.contact(), me.id()).id());
     loop.redraw();
     pushes.historyChanged(me.id());
   }

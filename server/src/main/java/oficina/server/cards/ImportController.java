@@ -5,20 +5,19 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import oficina.core.contacts.Comparison.Kind;
 import oficina.core.contacts.Draft;
 import oficina.core.contacts.Draft.Flaw;
+import oficina.core.people.PersonId;
 import oficina.server.cards.ContactViews.ContactBefore;
 import oficina.server.cards.Imports.Doubtful;
 import oficina.server.cards.ReadIn.State;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
+import oficina.server.uploads.Uploads;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -41,10 +40,12 @@ class ImportController {
 
   private static final int MOST_CHOSEN = 1_000;
 
+  private final Uploads uploads;
   private final Imports imports;
   private final ContactViews views;
 
-  ImportController(Imports imports, ContactViews views) {
+  ImportController(Uploads uploads, Imports imports, ContactViews views) {
+    this.uploads = uploads;
     this.imports = imports;
     this.views = views;
   }
@@ -94,18 +95,9 @@ class ImportController {
       @RequestParam(defaultValue = "false") boolean own,
       HttpServletRequest request)
       throws IOException {
-    String text = text(request.getInputStream().readAllBytes());
     boolean csv = request.getContentType().startsWith("text/csv");
-    return view(imports.read(text, csv, me.id(), own ? me.id() : null));
-  }
-
-  /** UTF-8 as files have it today; what is none of it is of an older program. */
-  private static String text(byte[] file) {
-    try {
-      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString();
-    } catch (CharacterCodingException e) {
-      return new String(file, StandardCharsets.ISO_8859_1);
-    }
+    PersonId owner = own ? me.id() : null;
+    return view(uploads.read(me.id(), request, file -> imports.read(file, csv, me.id(), owner)));
   }
 
   /** How far it is. */
@@ -131,11 +123,9 @@ class ImportController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody TakeOver body) {
-    ReadIn file = file(me, id);
-    if (file.state() != State.READ) {
+    if (!imports.take(file(me, id), body.chosen(), body.others())) {
       throw new Problem(HttpStatus.CONFLICT, "IMPORT_BEGUN");
     }
-    imports.take(file, body.chosen(), body.others());
   }
 
   /** Stop. What has been taken over by then stays. */
@@ -174,9 +164,18 @@ class ImportController {
                 0, index -> index < Math.min(MOST_SHOWN, doubtful.size()), index -> index + 1)
             .map(index -> doubtful(index, doubtful.get(index)))
             .toList(),
-        file.of(Kind.BAD).stream().limit(MOST_SHOWN).map(ImportController::bad).toList(),
+        shown(file.of(Kind.BAD)),
         file.done(),
         file.wanted());
+  }
+
+  /** The first ones; and the last when it says that no more was read. */
+  private static List<BadCard> shown(List<ReadIn.Compared> bad) {
+    List<BadCard> all = bad.stream().map(ImportController::bad).toList();
+    return Stream.concat(
+            all.stream().limit(MOST_SHOWN),
+            all.stream().skip(MOST_SHOWN).filter(each -> each.flaw() == Flaw.REST_NOT_READ))
+        .toList();
   }
 
   private DoubtfulCard doubtful(int index, ReadIn.Compared compared) {

@@ -1,6 +1,10 @@
 package oficina.server.cards;
 
 import jakarta.annotation.PreDestroy;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.Reader;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +26,7 @@ import oficina.server.contacts.NewContact;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.threads.Threads;
+import oficina.server.uploads.TextFile;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -38,13 +43,18 @@ class Imports {
   private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
   private static final int AT_ONCE = 500;
 
-  /** Files that were read in and not taken over yet. */
-  private static final int MOST_KEPT = 4;
+  /** Cards of all files that were read in and not taken over yet. */
+  private static final int MOST_KEPT = 200_000;
+
+  /** Calls that want to know who rings wait no longer than such a piece is compared. */
+  private static final int COMPARED_AT_ONCE = 200;
+
+  private static final int TRY_AGAIN_SECONDS = 60;
 
   private final Contacts contacts;
   private final OfficeData office;
   private final Map<PersonId, ReadIn> files = new ConcurrentHashMap<>();
-  private final ExecutorService work = Executors.newSingleThreadExecutor(Threads.behind("import"));
+  private final ExecutorService work = Executors.newSingleThreadExecutor(Threads.beside("import"));
 
   Imports(Contacts contacts, OfficeData office) {
     this.contacts = contacts;
@@ -63,28 +73,51 @@ class Imports {
    *
    * @param owner whose own the contacts are to be; null for the office
    */
-  ReadIn read(String file, boolean csv, PersonId by, @Nullable PersonId owner) {
-    List<Incoming> read =
-        csv ? CsvFile.read(file, office.plan()) : VCardFile.read(file, office.plan());
-    List<Compared> all =
-        contacts.ask(
-            book ->
-                read.stream()
-                    .map(each -> new Compared(each, Comparison.of(each, book, by, owner)))
-                    .toList());
-    ReadIn readIn = new ReadIn(by, owner, all);
-    forgetOldest();
+  ReadIn read(Path file, boolean csv, PersonId by, @Nullable PersonId owner) throws IOException {
+    List<Incoming> read;
+    try (Reader text = TextFile.open(file)) {
+      read = csv ? CsvFile.read(text, office.plan()) : VCardFile.read(text, office.plan());
+    }
+    ReadIn readIn = new ReadIn(by, owner, compared(read, by, owner));
+    makeRoom(readIn);
     files.put(by, readIn);
     return readIn;
   }
 
-  /** What nobody has taken over is not kept for good: whoever still wants it reads it in again. */
-  private void forgetOldest() {
-    files.values().stream()
-        .filter(each -> each.state() != State.RUNNING)
-        .limit(Math.max(0, files.size() - MOST_KEPT + 1))
-        .toList()
-        .forEach(each -> files.remove(each.by(), each));
+  private List<Compared> compared(List<Incoming> read, PersonId by, @Nullable PersonId owner) {
+    List<Compared> all = new ArrayList<>(read.size());
+    for (int from = 0; from < read.size(); from += COMPARED_AT_ONCE) {
+      List<Incoming> some = read.subList(from, Math.min(read.size(), from + COMPARED_AT_ONCE));
+      contacts.ask(
+          book -> {
+            some.forEach(each -> all.add(new Compared(each, Comparison.of(each, book, by, owner))));
+            return null;
+          });
+    }
+    return all;
+  }
+
+  /**
+   * What nobody has taken over is not kept for good: whoever still wants it reads it in again.
+   *
+   * @throws Problem when what is being taken over leaves no room
+   */
+  private void makeRoom(ReadIn wanted) {
+    files.remove(wanted.by());
+    List<ReadIn> waiting =
+        files.values().stream().filter(each -> each.state() != State.RUNNING).toList();
+    for (ReadIn each : waiting) {
+      if (kept() + wanted.size() > MOST_KEPT) {
+        files.remove(each.by(), each);
+      }
+    }
+    if (kept() + wanted.size() > MOST_KEPT) {
+      throw Problem.busy("IMPORTS_BUSY", TRY_AGAIN_SECONDS);
+    }
+  }
+
+  private int kept() {
+    return files.values().stream().mapToInt(ReadIn::size).sum();
   }
 
   /** The file this person has read in under this name, if they have. */
@@ -98,22 +131,27 @@ class Imports {
    *
    * @param chosen of doubtful cards, by their place among them
    * @param others of all other doubtful ones
+   * @return false when it has begun already
    */
-  void take(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
-    file.begin();
-    work.execute(
-        () -> {
-          try {
-            addNew(file);
-            change(file, chosen, others);
-            file.end(file.isStopping() ? State.CANCELLED : State.DONE);
-          } catch (DataAccessException e) {
-            LOG.warn("A file of contacts could not be taken over: {}", e.getMessage());
-            file.end(State.FAILED);
-          } finally {
-            contacts.tell(file.owner());
-          }
-        });
+  boolean take(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
+    boolean begins = file.begin();
+    if (begins) {
+      work.execute(() -> takeOver(file, chosen, others));
+    }
+    return begins;
+  }
+
+  private void takeOver(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
+    try {
+      addNew(file);
+      change(file, chosen, others);
+      file.end(file.isStopping() ? State.CANCELLED : State.DONE);
+    } catch (DataAccessException e) {
+      LOG.warn("A file of contacts could not be taken over: {}", e.getMessage());
+      file.end(State.FAILED);
+    } finally {
+      contacts.tell(file.owner());
+    }
   }
 
   private void addNew(ReadIn file) {
@@ -179,7 +217,7 @@ class Imports {
   private void picture(Contact contact, Incoming incoming) {
     if (incoming.picture() != null) {
       try {
-        contacts.picture(contact, Pictures.small(incoming.picture()));
+        contacts.picture(contact, Pictures.small(new ByteArrayInputStream(incoming.picture())));
       } catch (Problem unreadable) {
         LOG.debug("A picture in a file could not be read");
       }

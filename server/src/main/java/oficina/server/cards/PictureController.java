@@ -2,12 +2,11 @@ package oficina.server.cards;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.time.Duration;
 import oficina.core.contacts.Contact;
 import oficina.server.contacts.Contacts;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
-import org.springframework.http.CacheControl;
+import oficina.server.uploads.Uploads;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -24,9 +23,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/contacts/{id}/picture")
 class PictureController {
+  private final Uploads uploads;
   private final Contacts contacts;
 
-  PictureController(Contacts contacts) {
+  PictureController(Uploads uploads, Contacts contacts) {
+    this.uploads = uploads;
     this.contacts = contacts;
   }
 
@@ -36,10 +37,7 @@ class PictureController {
         contacts
             .picture(contacts.wanted(id, me.id()).id())
             .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_PICTURE"));
-    return ResponseEntity.ok()
-        .cacheControl(CacheControl.maxAge(Duration.ofMinutes(1)).cachePrivate())
-        .contentType(MediaType.IMAGE_JPEG)
-        .body(picture);
+    return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).body(picture);
   }
 
   /** Put a picture to a contact: checked, made small, and stored as a new one. */
@@ -48,7 +46,7 @@ class PictureController {
   void put(@AuthenticationPrincipal Employee me, @PathVariable long id, HttpServletRequest request)
       throws IOException {
     Contact contact = contacts.wanted(id, me.id());
-    contacts.picture(contact, Pictures.small(request.getInputStream().readAllBytes()));
+    contacts.picture(contact, uploads.read(me.id(), request, Pictures::small));
   }
 
   @DeleteMapping

@@ -4,12 +4,17 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import oficina.server.problems.Problem;
@@ -20,21 +25,35 @@ import org.springframework.http.HttpStatus;
  * is ever sent to anybody.
  */
 public final class Pictures {
+  private static final Set<String> READ = Set.of("jpeg", "png", "gif");
   private static final int SIDE = 256;
+
+  /** No more of a picture is ever in memory than so many times what becomes of it. */
+  private static final int READ_LARGER = 4;
 
   /** A file of some kilobytes can claim to be a picture of gigabytes. */
   private static final int LARGEST_SIDE = 8_000;
 
   private Pictures() {}
 
-  /** The picture as JPEG, at most 256 pixels high and wide. */
-  public static byte[] small(byte[] file) {
-    try (ImageInputStream input = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+  /** A picture in a file as JPEG, at most 256 pixels high and wide. */
+  public static byte[] small(Path file) throws IOException {
+    try (InputStream from = Files.newInputStream(file)) {
+      return small(from);
+    }
+  }
+
+  /** A picture as JPEG, at most 256 pixels high and wide. */
+  static byte[] small(InputStream from) {
+    try (ImageInputStream input = ImageIO.createImageInputStream(from)) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(input);
       if (!readers.hasNext()) {
         throw unreadable();
       }
       ImageReader reader = readers.next();
+      if (!READ.contains(reader.getFormatName().toLowerCase(Locale.ROOT))) {
+        throw unreadable();
+      }
       reader.setInput(input);
       int width = reader.getWidth(0);
       int height = reader.getHeight(0);
@@ -44,7 +63,10 @@ public final class Pictures {
             "PICTURE_TOO_LARGE",
             Map.of("limit", Integer.toString(LARGEST_SIDE)));
       }
-      return painted(reader.read(0));
+      ImageReadParam sparse = reader.getDefaultReadParam();
+      int step = Math.max(1, Math.max(width, height) / (READ_LARGER * SIDE));
+      sparse.setSourceSubsampling(step, step, 0, 0);
+      return painted(reader.read(0, sparse));
     } catch (IOException | RuntimeException e) {
       throw e instanceof Problem problem ? problem : unreadable();
     }

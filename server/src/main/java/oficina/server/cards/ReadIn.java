@@ -62,6 +62,11 @@ final class ReadIn {
     return all.stream().filter(each -> each.comparison().kind() == kind).toList();
   }
 
+  /** How many cards of it are kept. */
+  int size() {
+    return all.size();
+  }
+
   /** How many cards can be taken over. */
   int wanted() {
     return wanted;
@@ -80,12 +85,17 @@ final class ReadIn {
     return state;
   }
 
-  void begin() {
-    state = State.RUNNING;
+  /** Begins to be taken over; false when it has begun, or ended, already. */
+  synchronized boolean begin() {
+    boolean first = state == State.READ;
+    if (first) {
+      state = State.RUNNING;
+    }
+    return first;
   }
 
   /** Has it stopped: at once, or as soon as what is under way is there. */
-  void stop() {
+  synchronized void stop() {
     stopping = true;
     if (state == State.READ) {
       end(State.CANCELLED);
@@ -97,7 +107,7 @@ final class ReadIn {
   }
 
   /** It is over, one way or the other: its cards are not needed any more. */
-  void end(State how) {
+  synchronized void end(State how) {
     state = how;
     all = List.of();
   }

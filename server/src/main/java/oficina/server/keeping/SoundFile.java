@@ -14,14 +14,27 @@ public final class SoundFile extends AbstractResource {
   private final String name;
   private final SoundStore.Sound sound;
   private final SoundStore store;
+  private final long from;
+  private final long to;
 
   /**
    * @param name of the file when it is saved
    */
   public SoundFile(String name, SoundStore.Sound sound, SoundStore store) {
+    this(name, sound, store, 0, Wav.HEADER + 2L * sound.samples() * sound.channels());
+  }
+
+  private SoundFile(String name, SoundStore.Sound sound, SoundStore store, long from, long to) {
     this.name = name;
     this.sound = sound;
     this.store = store;
+    this.from = from;
+    this.to = to;
+  }
+
+  /** A part of it: so many bytes from there on. */
+  SoundFile part(long begin, long count) {
+    return new SoundFile(name, sound, store, begin, begin + count);
   }
 
   private byte[] header() {
@@ -34,7 +47,7 @@ public final class SoundFile extends AbstractResource {
 
   @Override
   public long contentLength() {
-    return Wav.HEADER + 2L * sound.samples() * sound.channels();
+    return to - from;
   }
 
   @Override
@@ -63,12 +76,12 @@ public final class SoundFile extends AbstractResource {
   }
 
   private final class Reading extends InputStream {
-    private long at;
+    private long at = from;
     private byte[] part = header();
     private long partFrom;
 
     private boolean over() {
-      return at >= contentLength();
+      return at >= to;
     }
 
     /** Has the part at hand in which the next byte is. */
@@ -93,24 +106,24 @@ public final class SoundFile extends AbstractResource {
     }
 
     @Override
-    public int read(byte[] into, int from, int most) {
+    public int read(byte[] into, int offset, int most) {
       if (over()) {
         return -1;
       }
       turnTo();
-      int offset = (int) (at - partFrom);
-      int count = Math.min(most, part.length - offset);
+      int begin = (int) (at - partFrom);
+      int count = (int) Math.min(to - at, Math.min(most, part.length - begin));
       if (count <= 0) {
         return -1; // less is kept than there should be
       }
-      System.arraycopy(part, offset, into, from, count);
+      System.arraycopy(part, begin, into, offset, count);
       at += count;
       return count;
     }
 
     @Override
     public long skip(long wanted) {
-      long skipped = Math.max(0, Math.min(wanted, contentLength() - at));
+      long skipped = Math.max(0, Math.min(wanted, to - at));
       at += skipped;
       return skipped;
     }

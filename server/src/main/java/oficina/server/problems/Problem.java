@@ -1,6 +1,7 @@
 package oficina.server.problems;
 
 import java.util.Map;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 
 /** A request cannot be carried out; becomes a problem document (RFC 9457). */
@@ -10,22 +11,23 @@ public class Problem extends RuntimeException {
   private final HttpStatus status;
   private final String code;
   private final transient Map<String, String> about;
-  private final int retryAfter;
+  private final transient Map<String, String> headers;
 
   /**
    * @param code key of the sentence in the catalogue of words, under {@code problem}
    * @param about what the sentence speaks of
    */
   public Problem(HttpStatus status, String code, Map<String, String> about) {
-    this(status, code, about, 0);
+    this(status, code, about, Map.of());
   }
 
-  private Problem(HttpStatus status, String code, Map<String, String> about, int retryAfter) {
+  private Problem(
+      HttpStatus status, String code, Map<String, String> about, Map<String, String> headers) {
     super(code);
     this.status = status;
     this.code = code;
     this.about = about;
-    this.retryAfter = retryAfter;
+    this.headers = headers;
   }
 
   public Problem(HttpStatus status, String code) {
@@ -34,8 +36,27 @@ public class Problem extends RuntimeException {
 
   /** Too many of something (RFC 6585): to be tried again after so many seconds. */
   public static Problem tooMany(String code, int seconds) {
+    return later(HttpStatus.TOO_MANY_REQUESTS, code, seconds);
+  }
+
+  /** No room for something now: to be tried again after so many seconds. */
+  public static Problem busy(String code, int seconds) {
+    return later(HttpStatus.SERVICE_UNAVAILABLE, code, seconds);
+  }
+
+  private static Problem later(HttpStatus status, String code, int seconds) {
+    String after = Integer.toString(seconds);
     return new Problem(
-        HttpStatus.TOO_MANY_REQUESTS, code, Map.of("seconds", Integer.toString(seconds)), seconds);
+        status, code, Map.of("seconds", after), Map.of(HttpHeaders.RETRY_AFTER, after));
+  }
+
+  /** A part was asked for that is not there (RFC 9110, 15.5.17). */
+  public static Problem outOfRange(String unit, long length) {
+    return new Problem(
+        HttpStatus.REQUESTED_RANGE_NOT_SATISFIABLE,
+        "NO_SUCH_PART",
+        Map.of(),
+        Map.of(HttpHeaders.CONTENT_RANGE, unit + " */" + length));
   }
 
   /** What a bare status says. */
@@ -62,8 +83,8 @@ public class Problem extends RuntimeException {
     return about;
   }
 
-  /** Seconds after which it may be tried again; 0 when waiting does not help. */
-  int retryAfter() {
-    return retryAfter;
+  /** What is said with it besides, as when it may be tried again. */
+  Map<String, String> headers() {
+    return headers;
   }
 }

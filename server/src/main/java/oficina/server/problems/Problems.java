@@ -48,9 +48,8 @@ public class Problems extends ResponseEntityExceptionHandler {
   ResponseEntity<Object> problem(Problem problem) {
     ResponseEntity.BodyBuilder answer =
         ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
-    if (problem.retryAfter() > 0) {
-      answer.header(HttpHeaders.RETRY_AFTER, Integer.toString(problem.retryAfter()));
-    }
+    AnswerHeaders.ofRefusal().forEach(answer::header);
+    problem.headers().forEach(answer::header);
     return answer.body(document(problem));
   }
 
@@ -134,9 +133,8 @@ public class Problems extends ResponseEntityExceptionHandler {
   public void write(HttpServletResponse response, Problem problem) throws IOException {
     response.setStatus(problem.status().value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    if (problem.retryAfter() > 0) {
-      response.setIntHeader(HttpHeaders.RETRY_AFTER, problem.retryAfter());
-    }
+    AnswerHeaders.ofRefusal().forEach(response::setHeader);
+    problem.headers().forEach(response::setHeader);
     response.getOutputStream().write(json.writeValueAsBytes(document(problem)));
   }
 

@@ -8,6 +8,7 @@ import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 import oficina.core.sound.Pcm;
 import oficina.server.keeping.KeptSound;
+import oficina.server.keeping.SoundAnswer;
 import oficina.server.keeping.SoundFile;
 import oficina.server.keeping.SoundStore;
 import oficina.server.keeping.WebVtt;
@@ -26,6 +27,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -51,10 +53,13 @@ class RecordedSoundController {
 
   /** Its sound, also parts of it (byte ranges, RFC 9110): ours left, theirs right. */
   @GetMapping(path = "/sound", produces = "audio/wav")
-  ResponseEntity<Resource> sound(@AuthenticationPrincipal Employee me, @PathVariable long id) {
+  ResponseEntity<Resource> sound(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @RequestHeader(name = HttpHeaders.RANGE, defaultValue = "") String range) {
     Recording recording = hearing.may(me, id);
     hearing.logOnce(recording, me, Deed.LISTENED);
-    return ResponseEntity.ok(file(recording));
+    return SoundAnswer.of(file(recording), range);
   }
 
   private SoundFile file(Recording recording) {
@@ -81,7 +86,7 @@ class RecordedSoundController {
   @GetMapping(path = "/file", produces = "audio/wav")
   ResponseEntity<Resource> save(@AuthenticationPrincipal Employee me, @PathVariable long id) {
     Recording recording = saves(me, id, "WAV");
-    return attached(recording, "wav").body(file(recording));
+    return SoundAnswer.toBeSaved(file(recording));
   }
 
   /** Its sound as a smaller file, both sides in one channel (Opus in Ogg, RFC 7845). */

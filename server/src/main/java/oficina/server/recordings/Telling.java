@@ -2,12 +2,12 @@ package oficina.server.recordings;
 
 import java.io.IOException;
 import java.util.Properties;
-import java.util.concurrent.CompletableFuture;
 import oficina.core.call.CallId;
 import oficina.core.office.Settings.Announced;
 import oficina.core.sound.Tones;
 import oficina.server.office.OfficeData;
 import oficina.server.sound.SoundEngine;
+import oficina.server.speech.Sentence;
 import oficina.server.speech.Speaker;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.support.PropertiesLoaderUtils;
@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 class Telling {
   private final OfficeData office;
   private final SoundEngine engine;
-  private final CompletableFuture<short[]> sentence;
+  private final Sentence sentence;
 
   Telling(OfficeData office, SoundEngine engine, Speaker speaker) throws IOException {
     this.office = office;
@@ -26,7 +26,7 @@ class Telling {
     Properties sentences =
         PropertiesLoaderUtils.loadProperties(
             new ClassPathResource("speech/announcements.en.properties"));
-    sentence = speaker.say(Speaker.Voice.ALDER, sentences.getProperty("RECORDED"));
+    sentence = new Sentence(speaker, sentences.getProperty("RECORDED"));
   }
 
   /** The sentence as soon as it is spoken; a tone where the machine cannot speak. */
@@ -35,6 +35,7 @@ class Telling {
       engine.playToAll(call, Tones.RECORDED.round());
     } else {
       sentence
+          .spoken()
           .exceptionally(e -> new short[0])
           .thenAccept(
               speech ->

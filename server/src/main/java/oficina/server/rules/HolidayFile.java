@@ -8,14 +8,17 @@ import com.github.mangstadt.vinnie.io.VObjectDataAdapter;
 import com.github.mangstadt.vinnie.io.VObjectPropertyValues;
 import com.github.mangstadt.vinnie.io.VObjectReader;
 import java.io.IOException;
-import java.io.StringReader;
+import java.io.Reader;
+import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import oficina.server.door.Moments;
 import oficina.server.problems.Problem;
+import oficina.server.uploads.TextFile;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 
@@ -27,6 +30,9 @@ final class HolidayFile {
   private static final int LONGEST_DAYS = 31;
   private static final int YEARS = 10;
 
+  /** Far more than an office can have: whatever comes then is not read. */
+  private static final int MOST = 5_000;
+
   private HolidayFile() {}
 
   /**
@@ -34,11 +40,10 @@ final class HolidayFile {
    *
    * @throws Problem when it is no calendar
    */
-  static Map<LocalDate, String> read(String text) {
+  static Map<LocalDate, String> read(Path file) throws IOException {
     Events events = new Events();
-    try (VObjectReader reader =
-        new VObjectReader(new StringReader(text), new SyntaxRules(SyntaxStyle.NEW))) {
-      reader.parse(events);
+    try (Reader text = TextFile.open(file)) {
+      new VObjectReader(text, new SyntaxRules(SyntaxStyle.NEW)).parse(events);
     } catch (IOException | DateTimeException e) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "CALENDAR_UNREADABLE");
     }
@@ -84,8 +89,11 @@ final class HolidayFile {
     @Override
     public void onComponentEnd(String component, Context context) {
       if (component.equalsIgnoreCase("VEVENT") && first != null) {
-        for (int year = 0; year < (yearly ? YEARS : 1); year++) {
+        for (int year = 0; year < (yearly ? YEARS : 1) && days.size() < MOST; year++) {
           LocalDate day = first.plusYears(year);
+          if (!Moments.allowed(day)) {
+            throw new DateTimeException("no day of an office: " + day);
+          }
           LocalDate last = end == null ? day.plusDays(1) : end.plusYears(year);
           int most = LONGEST_DAYS;
           do {

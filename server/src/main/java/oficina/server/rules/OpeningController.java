@@ -6,7 +6,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -17,8 +16,11 @@ import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.rules.RulesBody.Hours;
+import oficina.server.signin.Employee;
+import oficina.server.uploads.Uploads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -28,11 +30,15 @@ import org.springframework.web.bind.annotation.RestController;
 /** When the office is open, and its holidays. */
 @RestController
 class OpeningController {
+  private static final int MOST_HOLIDAYS = 400;
+
+  private final Uploads uploads;
   private final OfficeData office;
   private final DirectionsStore store;
   private final Pushes pushes;
 
-  OpeningController(OfficeData office, DirectionsStore store, Pushes pushes) {
+  OpeningController(Uploads uploads, OfficeData office, DirectionsStore store, Pushes pushes) {
+    this.uploads = uploads;
     this.office = office;
     this.store = store;
     this.pushes = pushes;
@@ -47,7 +53,7 @@ class OpeningController {
    */
   record OpeningBody(
       @Schema(nullable = true) @Nullable @Valid Hours hours,
-      @NotNull @Size(max = 400) List<@NotNull @Valid Holiday> holidays,
+      @NotNull @Size(max = MOST_HOLIDAYS) List<@NotNull @Valid Holiday> holidays,
       boolean showsCaller) {}
 
   /** When the office is open. */
@@ -81,14 +87,20 @@ class OpeningController {
 
   /** Add the days of a calendar (RFC 5545) to the office's holidays. For administrators. */
   @PutMapping(path = "/api/office/holidays", consumes = "text/calendar")
-  ReadHolidays read(HttpServletRequest request) throws IOException {
-    String text = new String(request.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    Map<LocalDate, String> read = HolidayFile.read(text);
+  ReadHolidays read(@AuthenticationPrincipal Employee me, HttpServletRequest request)
+      throws IOException {
+    Map<LocalDate, String> read = uploads.read(me.id(), request, HolidayFile::read);
     if (read.isEmpty()) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "CALENDAR_WITHOUT_DAYS");
     }
     Map<LocalDate, String> all = new HashMap<>(office.now().directions().opening().holidays());
     all.putAll(read);
+    if (all.size() > MOST_HOLIDAYS) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "TOO_MANY_HOLIDAYS",
+          Map.of("limit", Integer.toString(MOST_HOLIDAYS)));
+    }
     office.change(() -> store.keepHolidays(all));
     pushes.rulesChanged();
     return new ReadHolidays(read.size());

@@ -5,13 +5,13 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
-import java.util.Map;
-import oficina.core.sound.BadSoundException;
-import oficina.core.sound.Wav;
-import oficina.server.problems.Problem;
+import oficina.server.signin.Employee;
 import oficina.server.time.MovableClock;
+import oficina.server.uploads.Uploads;
+import oficina.server.uploads.WavUpload;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -27,11 +27,13 @@ class HoldMusicController {
   private static final Duration LONGEST = Duration.ofMinutes(5);
   private static final int LONGEST_NAME = 200;
 
+  private final Uploads uploads;
   private final HoldMusicStore store;
   private final Music music;
   private final MovableClock clock;
 
-  HoldMusicController(HoldMusicStore store, Music music, MovableClock clock) {
+  HoldMusicController(Uploads uploads, HoldMusicStore store, Music music, MovableClock clock) {
+    this.uploads = uploads;
     this.store = store;
     this.music = music;
     this.clock = clock;
@@ -53,23 +55,13 @@ class HoldMusicController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       content = @Content(mediaType = "audio/wav", schema = @Schema(format = "binary")))
-  void replace(@RequestParam String name, HttpServletRequest request) throws IOException {
-    try {
-      String known = name.substring(0, Math.min(LONGEST_NAME, name.length()));
-      store.replace(known, read(request), clock.instant());
-      music.refresh();
-    } catch (BadSoundException e) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "SOUND_" + e.reason(),
-          Map.of("minutes", Long.toString(LONGEST.toMinutes())));
-    }
-  }
-
-  /** One at a time: files are large. */
-  private synchronized short[] read(HttpServletRequest request)
-      throws IOException, BadSoundException {
-    return Wav.read(request.getInputStream().readAllBytes(), LONGEST);
+  void replace(
+      @AuthenticationPrincipal Employee me, @RequestParam String name, HttpServletRequest request)
+      throws IOException {
+    short[] samples = uploads.read(me.id(), request, file -> WavUpload.read(file, LONGEST));
+    String known = name.substring(0, Math.min(LONGEST_NAME, name.length()));
+    store.replace(known, samples, clock.instant());
+    music.refresh();
   }
 
   /** Play the piece that ships again. */

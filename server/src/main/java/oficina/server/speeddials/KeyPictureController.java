@@ -6,8 +6,8 @@ import oficina.server.cards.Pictures;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
+import oficina.server.uploads.Uploads;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -24,10 +24,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/speed-dials/{id}/picture")
 class KeyPictureController {
+  private final Uploads uploads;
   private final SpeedDialStore dials;
   private final Pushes pushes;
 
-  KeyPictureController(SpeedDialStore dials, Pushes pushes) {
+  KeyPictureController(Uploads uploads, SpeedDialStore dials, Pushes pushes) {
+    this.uploads = uploads;
     this.dials = dials;
     this.pushes = pushes;
   }
@@ -38,10 +40,7 @@ class KeyPictureController {
         dials
             .picture(me.id(), id)
             .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_PICTURE"));
-    return ResponseEntity.ok()
-        .cacheControl(CacheControl.noCache().cachePrivate())
-        .contentType(MediaType.IMAGE_JPEG)
-        .body(picture);
+    return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).body(picture);
   }
 
   /** Put a picture on a key: checked, made small, and stored as a new one. */
@@ -49,7 +48,7 @@ class KeyPictureController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void put(@AuthenticationPrincipal Employee me, @PathVariable long id, HttpServletRequest request)
       throws IOException {
-    change(me, id, Pictures.small(request.getInputStream().readAllBytes()));
+    change(me, id, uploads.read(me.id(), request, Pictures::small));
   }
 
   @DeleteMapping

@@ -17,11 +17,23 @@ public final class Threads {
 
   /** For work that is to take the processor only when nothing else wants it. */
   public static ThreadFactory behind(String name) {
+    return lowered(name, Priority.BEHIND);
+  }
+
+  /**
+   * For work that somebody waits for, and calls do not: it gets a share of the processor however
+   * much else is to be done, and a smaller one than that.
+   */
+  public static ThreadFactory beside(String name) {
+    return lowered(name, Priority.BESIDE);
+  }
+
+  private static ThreadFactory lowered(String name, int niceness) {
     return work ->
         named(name)
             .newThread(
                 () -> {
-                  Priority.lower();
+                  Priority.lower(niceness);
                   work.run();
                 });
   }

@@ -19,6 +19,7 @@ import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.database.Cursor;
 import oficina.server.keeping.KeptSound;
+import oficina.server.keeping.SoundAnswer;
 import oficina.server.keeping.SoundFile;
 import oficina.server.keeping.SoundStore;
 import oficina.server.keeping.WebVtt;
@@ -42,6 +43,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -151,8 +153,11 @@ class MessageController {
 
   /** Its sound, also parts of it (byte ranges, RFC 9110). */
   @GetMapping(path = "/{id}/sound", produces = "audio/wav")
-  ResponseEntity<Resource> sound(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    return ResponseEntity.ok(file(me, id));
+  ResponseEntity<Resource> sound(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @RequestHeader(name = HttpHeaders.RANGE, defaultValue = "") String range) {
+    return SoundAnswer.of(file(me, id), range);
   }
 
   private SoundFile file(Employee me, long id) {
@@ -174,9 +179,7 @@ class MessageController {
   /** Its sound, to be saved. */
   @GetMapping(path = "/{id}/file", produces = "audio/wav")
   ResponseEntity<Resource> save(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, attached(fileName(id, "wav")))
-        .body(file(me, id));
+    return SoundAnswer.toBeSaved(file(me, id));
   }
 
   /** Its sound as a smaller file (Opus in Ogg, RFC 7845), to be saved. */
