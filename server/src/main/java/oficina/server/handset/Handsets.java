@@ -184,7 +184,7 @@ public class Handsets implements ExchangeListener {
    * @return the answer
    */
   public String hears(PersonId owner, Handset handset, String sdp) {
-    Softphones.Handset sound = softphones.handset(sdp);
+    Softphones.Handset sound = softphones.handset(owner, sdp);
     loop.post(
         () -> {
           Plugged there = plugged.get(owner);

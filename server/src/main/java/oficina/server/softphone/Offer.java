@@ -57,8 +57,21 @@ record Offer(
         wanted(lines, MID),
         wanted(lines, NAME),
         HexFormat.ofDelimiter(":").withUpperCase().parseHex(wanted(lines, FINGERPRINT)),
-        opus == null ? null : Integer.valueOf(opus),
+        opus == null ? null : dynamicType(opus),
         events(lines));
+  }
+
+  /**
+   * A number that an offer may give to what has none of its own (RFC 3551, 3): never one of those
+   * by which reports are told from sound (RFC 5761, 4).
+   */
+  private static Integer dynamicType(String number) {
+    int type = Integer.parseInt(number);
+    boolean free = (type >= 35 && type < 64) || (type >= 96 && type < 128);
+    if (!free) {
+      throw notAnOffer();
+    }
+    return type;
   }
 
   private static Map<Integer, Integer> events(List<String> lines) {
@@ -66,7 +79,7 @@ record Offer(
     for (String line : lines) {
       Matcher match = EVENTS.matcher(line.strip());
       if (match.matches()) {
-        events.put(Integer.valueOf(match.group(2)), Integer.valueOf(match.group(1)));
+        events.put(Integer.valueOf(match.group(2)), dynamicType(match.group(1)));
       }
     }
     return events;

@@ -7,11 +7,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.Executor;
-import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
+import oficina.core.people.PersonId;
 import oficina.core.sound.G711;
 import oficina.core.sound.JitterBuffer;
 import oficina.core.sound.Pcm;
@@ -42,7 +41,8 @@ final class PageConnection implements SoundEnd {
   private static final int SILENT_FRAMES_AT_THE_END = 10;
 
   private final SoundPort port;
-  private final Executor handshakes;
+  private final Handshakes handshakes;
+  private final PersonId by;
   private final Offer offer;
   private final Codec codec;
   private final int payloadType;
@@ -65,10 +65,15 @@ final class PageConnection implements SoundEnd {
   private final short[] silence = new short[Pcm.FRAME];
 
   private volatile @Nullable InetSocketAddress remote;
+
+  /** Where it was when it shook hands, or began to. */
+  private volatile @Nullable InetSocketAddress shookAt;
+
   private volatile @Nullable DTLSTransport transport;
   private volatile @Nullable Srtp fromPage;
   private volatile @Nullable Srtp toPage;
   private final AtomicBoolean closing = new AtomicBoolean();
+  private volatile boolean gaveWay;
   private volatile boolean closed;
   private volatile long provedAt = System.nanoTime();
   private int number;
@@ -78,7 +83,8 @@ final class PageConnection implements SoundEnd {
 
   PageConnection(
       SoundPort port,
-      Executor handshakes,
+      Handshakes handshakes,
+      PersonId by,
       Offer offer,
       Refused refused,
       String name,
@@ -87,6 +93,7 @@ final class PageConnection implements SoundEnd {
       Consumer<Character> pressed) {
     this.port = port;
     this.handshakes = handshakes;
+    this.by = by;
     this.offer = offer;
     this.refused = refused;
     this.name = name;
@@ -102,6 +109,11 @@ final class PageConnection implements SoundEnd {
   /** Its half of the user name of STUN. */
   String name() {
     return name;
+  }
+
+  /** Whose page it is. */
+  PersonId by() {
+    return by;
   }
 
   int payloadType() {
@@ -121,35 +133,55 @@ final class PageConnection implements SoundEnd {
       refused.credentials.incrementAndGet();
       return;
     }
-    provedAt = System.nanoTime();
-    if (!from.equals(remote)) {
-      port.comesFrom(this, remote, from);
-      remote = from;
+    if (!port.comesFrom(this, from)) {
+      return;
     }
+    provedAt = System.nanoTime();
+    InetSocketAddress before = remote;
+    if (before != null && !before.equals(from)) {
+      port.left(this, before);
+    }
+    remote = from;
     port.send(ByteBuffer.wrap(Stun.answer(request, password, from)), from);
+  }
+
+  /**
+   * Whether nobody else can come from there: it has shaken hands there, or is about to. Whoever
+   * only says so cannot, because what they are answered does not reach them.
+   */
+  boolean holds(InetSocketAddress there) {
+    return !closed && there.equals(shookAt) && (fromPage != null || shaking.get());
   }
 
   /** A step of the handshake, or of what belongs to it later. */
   void shook(byte[] message) {
-    if (!closed && handshake.offer(message) && shaking.compareAndSet(false, true)) {
-      try {
-        handshakes.execute(this::goOnShaking);
-      } catch (RejectedExecutionException e) {
-        shaking.set(false); // the page repeats it
-      }
+    if (closed || !handshake.offer(message) || !shaking.compareAndSet(false, true)) {
+      return;
+    }
+    DTLSTransport done = transport;
+    if (done == null) {
+      shookAt = remote;
+      handshakes.begin(this, this::shake);
+    } else {
+      handshakes.afterwards(() -> takeIn(done));
     }
   }
 
-  private void goOnShaking() {
+  /**
+   * Its handshake is not gone on with. Its thread is not interrupted: that would close the port, by
+   * which it may be sending.
+   */
+  void giveWay() {
+    gaveWay = true;
+    handshake.clear();
+    handshake.offer(new byte[0]); // it need not wait any longer
+  }
+
+  private void shake() {
     try {
-      DTLSTransport before = transport;
-      if (before == null) {
-        transport = new Handshake(port.identity(), offer.fingerprint(), this::keys).run(new Wire());
-      } else {
-        takeIn(before);
-      }
+      transport = new Handshake(port.identity(), offer.fingerprint(), this::keys).run(new Wire());
     } catch (IOException | RuntimeException e) {
-      if (!closed && transport == null) {
+      if (!closed) {
         refused.handshakes.incrementAndGet();
         LOG.info("A page's sound was not connected: {}", e.getMessage());
         port.close(this);
@@ -160,14 +192,20 @@ final class PageConnection implements SoundEnd {
   }
 
   /** A last step that was lost and is repeated, or the page's goodbye, after which none is read. */
-  private void takeIn(DTLSTransport open) throws IOException {
+  private void takeIn(DTLSTransport open) {
     byte[] nothing = new byte[LARGEST];
     int left;
-    do {
-      left = handshake.size();
-      open.receive(nothing, 0, nothing.length, 1);
-    } while (!handshake.isEmpty() && handshake.size() < left);
-    handshake.clear();
+    try {
+      do {
+        left = handshake.size();
+        open.receive(nothing, 0, nothing.length, 1);
+      } while (!handshake.isEmpty() && handshake.size() < left);
+    } catch (IOException | RuntimeException e) {
+      LOG.debug("What a page said after the handshake was not understood: {}", e.getMessage());
+    } finally {
+      handshake.clear();
+      shaking.set(false);
+    }
   }
 
   private void keys(Srtp from, Srtp to) {
@@ -303,8 +341,8 @@ final class PageConnection implements SoundEnd {
     public int receive(byte[] into, int from, int most, int waitMillis) throws IOException {
       try {
         byte[] message = handshake.poll(waitMillis, TimeUnit.MILLISECONDS);
-        if (closed) {
-          throw new IOException("closed");
+        if (closed || gaveWay) {
+          throw new IOException(closed ? "closed" : "another one is to have its place");
         }
         if (message == null) {
           return -1;

@@ -7,6 +7,9 @@ final class Refused {
   /** Packets from an address that has not proved to be a page. */
   final AtomicLong strangers = new AtomicLong();
 
+  /** Pages that said they came from where another one is. */
+  final AtomicLong addresses = new AtomicLong();
+
   /** Requests for the way here without the right password. */
   final AtomicLong credentials = new AtomicLong();
 

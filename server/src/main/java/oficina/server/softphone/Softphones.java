@@ -1,19 +1,24 @@
 package oficina.server.softphone;
 
+import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.call.CallId;
 import oficina.core.exchange.Command;
+import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.FewEvents;
+import oficina.server.door.TokenBuckets;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.problems.Problem;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEnd;
 import oficina.server.sound.SoundEngine;
+import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -23,21 +28,34 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Softphones implements ExchangeListener {
+  /** Each connection costs a handshake. A window connects once; a day has its bad network. */
+  private static final int AT_ONCE = 60;
+
+  private static final double PER_SECOND = 2;
+
   private final SoundPort port;
   private final SoundEngine engine;
   private final ExchangeLoop loop;
+  private final MovableClock clock;
+  private final TokenBuckets connecting = new TokenBuckets(AT_ONCE, PER_SECOND);
   private final Map<EndId, PageConnection> connections = new ConcurrentHashMap<>();
 
-  Softphones(SoundPort port, SoundEngine engine, ExchangeLoop loop) {
+  Softphones(SoundPort port, SoundEngine engine, ExchangeLoop loop, MovableClock clock) {
+    this.clock = clock;
     this.port = port;
     this.engine = engine;
     this.loop = loop;
     loop.listen(this);
   }
 
-  /** Connects a window whose offer this is, and returns the answer. */
-  String connect(EndId end, Offer offer) {
-    SoundPort.Answered answered = port.answer(offer, key -> pressed(end, key));
+  /**
+   * Connects a window whose offer this is, and returns the answer.
+   *
+   * @throws Problem when this person connects more often than anybody's windows do
+   */
+  String connect(EndId.Device end, Offer offer) {
+    limit(end.person());
+    SoundPort.Answered answered = port.answer(end.person(), offer, key -> pressed(end, key));
     PageConnection before = connections.put(end, answered.connection());
     engine.attach(end, answered.connection());
     if (before != null) {
@@ -54,22 +72,30 @@ public class Softphones implements ExchangeListener {
    */
   public record Handset(SoundEnd end, String sdp, Runnable close) {}
 
+  private void limit(PersonId by) {
+    Duration wait = connecting.take(by.toString(), clock.instant());
+    if (!wait.isZero()) {
+      throw Problem.tooMany("TOO_MANY_REQUESTS", (int) wait.toSeconds() + 1);
+    }
+  }
+
   /**
-   * Connects a page that speaks for somebody at the far end of a line.
+   * Connects a page that speaks for somebody at the far end of a line, or a telephone.
    *
+   * @param by whose page or telephone it is
    * @param sdp what it offers
+   * @throws Problem when this person connects more often than anybody's windows do
    */
-  public Handset handset(String sdp) {
-    SoundPort.Answered answered = port.answer(Offer.read(sdp), key -> {});
+  public Handset handset(PersonId by, String sdp) {
+    limit(by);
+    SoundPort.Answered answered = port.answer(by, Offer.read(sdp), key -> {});
     PageConnection connection = answered.connection();
     return new Handset(connection, answered.sdp(), () -> port.close(connection));
   }
 
   /** A key that comes among the sound of a device counts like one pressed on its screen. */
-  private void pressed(EndId end, char key) {
-    if (end instanceof EndId.Device at) {
-      loop.post(() -> press(at, String.valueOf(key)));
-    }
+  private void pressed(EndId.Device at, char key) {
+    loop.post(() -> press(at, String.valueOf(key)));
   }
 
   private void press(EndId.Device at, String key) {

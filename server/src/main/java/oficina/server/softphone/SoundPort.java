@@ -11,13 +11,11 @@ import java.nio.channels.DatagramChannel;
 import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.Map;
-import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import oficina.core.people.PersonId;
 import oficina.server.problems.Problem;
-import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -34,8 +32,6 @@ import org.springframework.stereotype.Component;
 final class SoundPort implements SmartLifecycle {
   private static final Logger LOG = LoggerFactory.getLogger(SoundPort.class);
   private static final int LARGEST = 2_048;
-  private static final int SHAKING_AT_ONCE = 4;
-  private static final int WAITING_TO_SHAKE = 500;
 
   /** A browser asks each few seconds whether the way is still open (RFC 7675). */
   private static final long GIVEN_UP_NANOS = TimeUnit.SECONDS.toNanos(30);
@@ -51,14 +47,7 @@ final class SoundPort implements SmartLifecycle {
   private final int wantedPort;
   private final Map<String, PageConnection> byName = new ConcurrentHashMap<>();
   private final Map<SocketAddress, PageConnection> byAddress = new ConcurrentHashMap<>();
-  private final ThreadPoolExecutor handshakes =
-      new ThreadPoolExecutor(
-          SHAKING_AT_ONCE,
-          SHAKING_AT_ONCE,
-          10,
-          TimeUnit.SECONDS,
-          new ArrayBlockingQueue<>(WAITING_TO_SHAKE),
-          Threads.named("sound-handshake"));
+  private final Handshakes handshakes = new Handshakes();
   private volatile @Nullable DatagramChannel channel;
 
   SoundPort(
@@ -70,7 +59,6 @@ final class SoundPort implements SmartLifecycle {
       throw new IllegalStateException(
           "set OFICINA_SOUND_ADDRESS to the one address by which pages reach this server's sound");
     }
-    handshakes.allowCoreThreadTimeOut(true);
   }
 
   Identity identity() {
@@ -92,10 +80,11 @@ final class SoundPort implements SmartLifecycle {
   /**
    * A page wants to be connected.
    *
+   * @param by whose page it is
    * @param pressed is told of keys that come among the sound, on the thread of this port
    * @throws Problem when there is no sound now
    */
-  Answered answer(Offer offer, Consumer<Character> pressed) {
+  Answered answer(PersonId by, Offer offer, Consumer<Character> pressed) {
     DatagramChannel open = channel;
     if (open == null) {
       throw new Problem(HttpStatus.SERVICE_UNAVAILABLE, "NO_SOUND");
@@ -104,7 +93,7 @@ final class SoundPort implements SmartLifecycle {
     String password = secret(PASSWORD_BYTES);
     long source = random.nextInt() & 0xFFFFFFFFL;
     PageConnection connection =
-        new PageConnection(this, handshakes, offer, refused, name, password, source, pressed);
+        new PageConnection(this, handshakes, by, offer, refused, name, password, source, pressed);
     byName.put(name, connection);
     try {
       InetSocketAddress here = (InetSocketAddress) open.getLocalAddress();
@@ -130,12 +119,25 @@ final class SoundPort implements SmartLifecycle {
     return Base64.getEncoder().withoutPadding().encodeToString(secret);
   }
 
-  /** The connection has proved that it is there now. */
-  void comesFrom(PageConnection connection, @Nullable SocketAddress before, SocketAddress now) {
-    if (before != null) {
-      byAddress.remove(before, connection);
+  /**
+   * The connection has said that it is there now. Whoever says so can forge where it comes from;
+   * what is another one's that lives stays so.
+   *
+   * @return whether what comes from there is its now
+   */
+  boolean comesFrom(PageConnection connection, InetSocketAddress there) {
+    PageConnection holder = byAddress.get(there);
+    if (holder != null && holder != connection && holder.holds(there)) {
+      refused.addresses.incrementAndGet();
+      return false;
     }
-    byAddress.put(now, connection);
+    byAddress.put(there, connection);
+    return true;
+  }
+
+  /** Nothing of it comes from there any more. */
+  void left(PageConnection connection, InetSocketAddress there) {
+    byAddress.remove(there, connection);
   }
 
   /** Forgets a connection: nothing is taken from it any more. */
@@ -256,7 +258,7 @@ final class SoundPort implements SmartLifecycle {
         LOG.debug("The port for sound could not be closed: {}", e.getMessage());
       }
     }
-    handshakes.shutdownNow();
+    handshakes.stop();
   }
 
   @Override

@@ -322,7 +322,8 @@ class OutsideController {
       @PathVariable String number,
       @Valid @RequestBody Handset handset) {
     return atExchange(
-        () -> new HandsetAnswer(voices.connect(played(me, number).number(), handset.sdp())));
+        () ->
+            new HandsetAnswer(voices.connect(me.id(), played(me, number).number(), handset.sdp())));
   }
 
   private Subscriber subscriber(String number) {

@@ -3,6 +3,7 @@ package oficina.server.standins;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
 import oficina.server.softphone.Softphones;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEnd;
@@ -133,9 +134,11 @@ class SubscriberVoices {
 
   /**
    * A page of whoever plays this subscriber speaks and hears for them; the one before no longer.
+   *
+   * @param by whoever plays them
    */
-  String connect(PhoneNumber number, String sdp) {
-    Softphones.Handset handset = softphones.handset(sdp);
+  String connect(PersonId by, PhoneNumber number, String sdp) {
+    Softphones.Handset handset = softphones.handset(by, sdp);
     Softphones.Handset before = handsets.put(number, handset);
     if (before != null) {
       before.close().run();

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
@@ -27,7 +29,7 @@ class IntrudersTest {
 
   private final SoundPort port = TestServer.get().bean(SoundPort.class);
   private final Softphones softphones = TestServer.get().bean(Softphones.class);
-  private final EndId end = new EndId.Device(new PersonId(1), new DeviceId("intruded"));
+  private final EndId.Device end = new EndId.Device(new PersonId(1), new DeviceId("intruded"));
 
   @AfterEach
   void disconnect() {
@@ -102,6 +104,55 @@ class IntrudersTest {
   }
 
   @Test
+  void nobody_who_forges_where_they_come_from_silences_another_page() throws IOException {
+    EndId.Device other = new EndId.Device(new PersonId(2), new DeviceId("intruder"));
+    try (TestPage victim = connected();
+        TestPage intruder = new TestPage()) {
+      intruder.answered(softphones.connect(other, Offer.read(intruder.offer(true))));
+      long before = port.refused().addresses.get();
+      victim.forge(intruder);
+      counts(port.refused().addresses, before);
+      repeats(victim);
+      // Whoever has taken an address where nobody was yet loses it to the page that is there.
+      try (TestPage late = new TestPage()) {
+        late.answered(softphones.connect(end, Offer.read(late.offer(true))));
+        late.forge(intruder);
+        late.connect();
+        repeats(late);
+      }
+    } finally {
+      softphones.disconnect(other);
+    }
+  }
+
+  /** Once each of them kept one of four threads for ten seconds, and everybody else waited. */
+  @Test
+  void pages_that_stop_in_the_middle_of_the_handshake_keep_nobody_else_from_connecting()
+      throws IOException {
+    List<TestPage> stopped = new ArrayList<>();
+    long before = port.refused().handshakes.get();
+    try {
+      for (int i = 0; i < 12; i++) {
+        EndId.Device half = new EndId.Device(new PersonId(2), new DeviceId("half-" + i));
+        TestPage page = new TestPage();
+        stopped.add(page);
+        page.answered(softphones.connect(half, Offer.read(page.offer(true))));
+        page.beginToConnect();
+      }
+      counts(port.refused().handshakes, before + 7);
+      connected().close();
+      assertThat(port.refused().handshakes.get())
+          .as("only those had to give way that were one too many of one person's")
+          .isEqualTo(before + 8);
+    } finally {
+      stopped.forEach(TestPage::close);
+      for (int i = 0; i < 12; i++) {
+        softphones.disconnect(new EndId.Device(new PersonId(2), new DeviceId("half-" + i)));
+      }
+    }
+  }
+
+  @Test
   void a_connection_that_was_replaced_is_worth_nothing() throws IOException {
     try (TestPage first = connected();
         TestPage second = connected()) {
@@ -153,6 +204,8 @@ class IntrudersTest {
               page.offer(true).replace("m=audio", "m=video"),
               page.offer(true) + page.offer(true),
               page.offer(true).replace("sha-256", "md5"),
+              page.offer(true).replace("rtpmap:111", "rtpmap:200"),
+              page.offer(true).replace("rtpmap:110", "rtpmap:72"),
               page.offer(true).replace("a=mid:0\r\n", ""))) {
         assertThat(offer(ines, "window", bad).code()).as(bad).isEqualTo("NOT_AN_OFFER");
       }

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Hashtable;
 import java.util.HexFormat;
+import java.util.concurrent.locks.LockSupport;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 import org.bouncycastle.tls.Certificate;
@@ -127,7 +128,16 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
     sendQuestion(serverPassword);
   }
 
+  /** Asks for the way of another page, as whoever forges where it comes from would. */
+  void forge(TestPage other) throws IOException {
+    sendQuestion(other.serverName, other.serverPassword);
+  }
+
   private void sendQuestion(byte[] password) throws IOException {
+    sendQuestion(serverName, password);
+  }
+
+  private void sendQuestion(String serverName, byte[] password) throws IOException {
     byte[] name = (serverName + ":page").getBytes(StandardCharsets.US_ASCII);
     ByteBuffer out = ByteBuffer.allocate(200);
     out.putShort((short) 1).putShort((short) 0).putInt(0x2112A442).put(new byte[12]);
@@ -157,6 +167,53 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
       throw new IOException("no way was found");
     }
     transport = new DTLSClientProtocol().connect(new Hello(), this);
+  }
+
+  /** Begins to shake hands, and says no more. */
+  void beginToConnect() throws IOException {
+    if (ask(serverPassword) == null) {
+      throw new IOException("no way was found");
+    }
+    Thread begun =
+        new Thread(
+            () -> {
+              try {
+                new DTLSClientProtocol().connect(new Hello(), new OneWay(this));
+              } catch (IOException e) {
+                // It hears nothing, and gives up.
+              }
+            });
+    begun.setDaemon(true);
+    begun.start();
+  }
+
+  /** Sends, and hears nothing. */
+  private record OneWay(TestPage page) implements DatagramTransport {
+    @Override
+    public int getReceiveLimit() {
+      return page.getReceiveLimit();
+    }
+
+    @Override
+    public int getSendLimit() {
+      return page.getSendLimit();
+    }
+
+    @Override
+    public int receive(byte[] into, int from, int most, int waitMillis) {
+      LockSupport.parkNanos(1_000_000L * waitMillis);
+      return -1;
+    }
+
+    @Override
+    public void send(byte[] bytes, int from, int length) throws IOException {
+      page.send(bytes, from, length);
+    }
+
+    @Override
+    public void close() {
+      // The page is closed by whoever made it.
+    }
   }
 
   /** Says goodbye, as a page does that is closed. */
