@@ -1,68 +1,91 @@
 package oficina.server.speech;
 
+import com.github.benmanes.caffeine.cache.AsyncCache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadFactory;
+import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import oficina.core.sound.BadSoundException;
+import oficina.core.sound.Pcm;
 import oficina.core.sound.Wav;
 import oficina.server.threads.Threads;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /**
- * Speech by Debian's flite, one process at a time with a time limit. What was said lately is kept,
- * so that the same sentence costs nothing the second time.
+ * Speech by Debian's flite, one process at a time for calls and one for previews, each with a time
+ * limit. What was said lately is kept, so that the same sentence costs nothing the second time;
+ * what could not be said is tried again.
  */
 @Component
 class FliteSpeaker implements Speaker {
   private static final Logger LOG = LoggerFactory.getLogger(FliteSpeaker.class);
   private static final Duration LONGEST = Duration.ofMinutes(2);
   private static final int SECONDS = 20;
-  private static final int KEPT = 200;
+
+  /** Of all that is kept: ten minutes. */
+  private static final long KEPT_SAMPLES = 600L * Pcm.RATE;
+
+  private static final int MOST_WAITING_FOR_CALLS = 500;
+  private static final int MOST_WAITING_FOR_PREVIEWS = 20;
 
   private record Said(Voice voice, String text) {}
 
-  private final ExecutorService work = Executors.newSingleThreadExecutor(Threads.named("speech"));
-  private final Map<Said, CompletableFuture<short[]>> said =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(16, 0.75f, /* accessOrder= */ true) {
-            private static final long serialVersionUID = 1;
+  private final ExecutorService forCalls =
+      one(MOST_WAITING_FOR_CALLS, Threads.named("speech-for-calls"));
+  private final ExecutorService forPreviews =
+      one(MOST_WAITING_FOR_PREVIEWS, Threads.beside("speech-for-previews"));
+  private final AsyncCache<Said, short[]> said =
+      Caffeine.newBuilder()
+          .maximumWeight(KEPT_SAMPLES)
+          .weigher((Said text, short[] samples) -> samples.length)
+          .buildAsync();
+  private final AtomicBoolean failed = new AtomicBoolean();
 
-            @Override
-            protected boolean removeEldestEntry(
-                Map.Entry<Said, CompletableFuture<short[]>> eldest) {
-              return size() > KEPT;
-            }
-          });
-  private volatile boolean missing;
-
-  @Override
-  public CompletableFuture<short[]> say(Voice voice, String text) {
-    return said.computeIfAbsent(
-        new Said(voice, text), s -> CompletableFuture.supplyAsync(() -> speak(voice, text), work));
+  private static ExecutorService one(int waiting, ThreadFactory thread) {
+    return new ThreadPoolExecutor(
+        1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(waiting), thread);
   }
 
-  private short[] speak(Voice voice, String text) {
+  @Override
+  public CompletableFuture<short[]> say(Voice voice, String text, For whom) {
+    ExecutorService work = whom == For.CALL ? forCalls : forPreviews;
+    try {
+      return said.get(
+              new Said(voice, text),
+              (what, any) -> CompletableFuture.supplyAsync(() -> speak(what), work))
+          .thenApply(samples -> samples == null ? new short[0] : samples);
+    } catch (RejectedExecutionException e) {
+      LOG.warn("More is to be spoken than can be: a sentence was left out");
+      return CompletableFuture.completedFuture(new short[0]);
+    }
+  }
+
+  /** Null when it cannot be spoken now, which is not kept. */
+  private short @Nullable [] speak(Said what) {
+    if (SpokenLength.of(what.text()).compareTo(SpokenLength.LONGEST) > 0) {
+      LOG.warn("A sentence is too long to be spoken");
+      return null;
+    }
     Path file = null;
     try {
-      if (missing) {
-        return new short[0];
-      }
       file = Files.createTempFile("speech", ".wav");
       // As an argument, never by a shell: a text is a text whatever is in it.
       List<String> command =
-          List.of("flite", "-voice", name(voice), "-t", text, "-o", file.toString());
+          List.of("flite", "-voice", name(what.voice()), "-t", what.text(), "-o", file.toString());
       Process process =
           new ProcessBuilder(command)
               .redirectErrorStream(true)
@@ -71,25 +94,28 @@ class FliteSpeaker implements Speaker {
       if (!process.waitFor(SECONDS, TimeUnit.SECONDS)) {
         process.destroyForcibly();
         LOG.warn("Speaking a sentence took too long and was given up");
-        return new short[0];
+        return null;
       }
-      return Wav.read(Files.readAllBytes(file), LONGEST);
+      short[] samples = Wav.read(Files.readAllBytes(file), LONGEST);
+      failed.set(false);
+      return samples;
     } catch (IOException e) {
-      missing = true;
-      LOG.warn("This machine cannot speak (Debian's flite): tones take the place of sentences");
-      return new short[0];
+      if (!failed.getAndSet(true)) {
+        LOG.warn("This machine cannot speak now (Debian's flite): {}", e.getMessage());
+      }
+      return null;
     } catch (BadSoundException e) {
       LOG.warn("A sentence could not be spoken: {}", e.reason());
-      return new short[0];
+      return null;
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      return new short[0];
+      return null;
     } finally {
       delete(file);
     }
   }
 
-  private static void delete(@org.jspecify.annotations.Nullable Path file) {
+  private static void delete(@Nullable Path file) {
     try {
       if (file != null) {
         Files.deleteIfExists(file);
@@ -110,6 +136,7 @@ class FliteSpeaker implements Speaker {
 
   @PreDestroy
   void stop() {
-    work.shutdownNow();
+    forCalls.shutdownNow();
+    forPreviews.shutdownNow();
   }
 }

@@ -18,10 +18,24 @@ public interface Speaker {
     }
   }
 
+  /** Who waits for it. */
+  enum For {
+    /** Somebody in a call: nothing of the other kind is waited for. */
+    CALL,
+    /** Somebody who wants to hear beforehand how it sounds. */
+    PREVIEW
+  }
+
   /**
    * Speaks a text, in another thread.
    *
-   * @return samples as in {@link oficina.core.sound.Pcm}; none when it cannot be spoken
+   * @return samples as in {@link oficina.core.sound.Pcm}; none when it cannot be spoken now, which
+   *     may be different the next time
    */
-  CompletableFuture<short[]> say(Voice voice, String text);
+  CompletableFuture<short[]> say(Voice voice, String text, For whom);
+
+  /** Speaks a text for somebody in a call. */
+  default CompletableFuture<short[]> say(Voice voice, String text) {
+    return say(voice, text, For.CALL);
+  }
 }

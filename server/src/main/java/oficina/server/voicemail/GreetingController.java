@@ -11,19 +11,20 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
 import oficina.core.exchange.Permissions;
 import oficina.core.history.ToReturn;
-import oficina.core.sound.BadSoundException;
 import oficina.core.sound.Wav;
 import oficina.server.calls.Commands;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
+import oficina.server.speech.Previews;
 import oficina.server.time.MovableClock;
+import oficina.server.uploads.Uploads;
+import oficina.server.uploads.WavUpload;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -44,20 +45,26 @@ import org.springframework.web.bind.annotation.RestController;
 class GreetingController {
   private static final Duration LONGEST = Duration.ofSeconds(55);
 
+  private final Uploads uploads;
   private final GreetingStore store;
   private final Greetings greetings;
+  private final Previews previews;
   private final OfficeData office;
   private final Parties parties;
   private final MovableClock clock;
 
   GreetingController(
+      Uploads uploads,
       GreetingStore store,
       Greetings greetings,
+      Previews previews,
       OfficeData office,
       Parties parties,
       MovableClock clock) {
+    this.uploads = uploads;
     this.store = store;
     this.greetings = greetings;
+    this.previews = previews;
     this.office = office;
     this.parties = parties;
     this.clock = clock;
@@ -150,16 +157,8 @@ class GreetingController {
 
   /** What a text sounds like when the machine speaks it; nothing is kept. */
   @PostMapping(path = "/typed", produces = "audio/wav")
-  byte[] hear(@Valid @RequestBody Typed typed) {
-    return Wav.write(spoken(typed.text()));
-  }
-
-  private short[] spoken(String text) {
-    short[] samples = Commands.await(greetings.typed(text));
-    if (samples.length == 0) {
-      throw new Problem(HttpStatus.CONFLICT, "CANNOT_SPEAK");
-    }
-    return samples;
+  byte[] hear(@AuthenticationPrincipal Employee me, @Valid @RequestBody Typed typed) {
+    return Wav.write(previews.spoken(me.id(), typed.text()));
   }
 
   /** Have a text spoken by the machine from now on. */
@@ -171,7 +170,8 @@ class GreetingController {
       @PathVariable Occasion occasion,
       @Valid @RequestBody TypedGreeting typed) {
     Party owner = owner(me, mailbox);
-    keep(owner, occasion, typed.text(), spoken(typed.text()), typed.until());
+    short[] samples = previews.spoken(me.id(), typed.text());
+    keep(owner, occasion, typed.text(), samples, typed.until());
   }
 
   /** Have a WAV file played from now on. */
@@ -187,15 +187,8 @@ class GreetingController {
       HttpServletRequest request)
       throws IOException {
     Party owner = owner(me, mailbox);
-    try {
-      short[] samples = Wav.read(request.getInputStream().readAllBytes(), LONGEST);
-      keep(owner, occasion, "", samples, until);
-    } catch (BadSoundException e) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "SOUND_" + e.reason(),
-          Map.of("minutes", Long.toString(LONGEST.toMinutes() + 1)));
-    }
+    short[] samples = uploads.read(me.id(), request, file -> WavUpload.read(file, LONGEST));
+    keep(owner, occasion, "", samples, until);
   }
 
   private void keep(

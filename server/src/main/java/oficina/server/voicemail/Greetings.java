@@ -92,8 +92,7 @@ public class Greetings {
     return typed(sentences.getProperty("NO_SUCH_EXTENSION"));
   }
 
-  /** What was typed, spoken by the machine. */
-  CompletableFuture<short[]> typed(String text) {
+  private CompletableFuture<short[]> typed(String text) {
     return speaker.say(Speaker.Voice.ALDER, text);
   }
 }
