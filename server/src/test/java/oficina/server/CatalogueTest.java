@@ -25,7 +25,7 @@ class CatalogueTest {
   private static final Path PAGES = Path.of("../web/src");
   private static final Pattern CODE =
       Pattern.compile(
-          "(?:HttpStatus\\.[A-Z_]+,\\s*|tooMany\\()\"([A-Z_]*[A-Z])\"|-> \"([A-Z_]+)\"");
+          "(?:HttpStatus\\.[A-Z_]+,\\s*|tooMany\\(|busy\\()\"([A-Z_]*[A-Z])\"|-> \"([A-Z_]+)\"");
   private static final Pattern SENTENCE = Pattern.compile("\"[A-Z][a-z]+( [a-zA-Z,']+){3,}[.!?]\"");
 
   private static JsonNode words(String feature) throws IOException {

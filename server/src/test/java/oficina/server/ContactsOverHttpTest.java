@@ -111,6 +111,9 @@ class ContactsOverHttpTest {
     String choice = "/api/calls/" + call + "/contact";
     assertThat(lotte.put(choice, Map.of("contact", zoe)).status()).isEqualTo(204);
     assertThat(lotte.put(choice, Map.of("contact", -1)).code()).isEqualTo("NO_SUCH_CONTACT");
+    assertThat(joss.put(choice, Map.of("contact", zoe)).code()).isEqualTo("NO_SUCH_CALL");
+    assertThat(lotte.put("/api/calls/nothing/contact", Map.of("contact", zoe)).code())
+        .isEqualTo("NO_SUCH_CALL");
     lotte.await(
         push ->
             push.has("calls")

@@ -41,7 +41,12 @@ class DoorTest {
   }
 
   private static void refused(String answer, int status, String code) {
-    assertThat(answer).startsWith("HTTP/1.1 " + status).contains("application/problem+json");
+    assertThat(answer)
+        .startsWith("HTTP/1.1 " + status)
+        .contains("application/problem+json")
+        .contains("X-Content-Type-Options: nosniff")
+        .contains("Content-Security-Policy: default-src 'self'")
+        .containsPattern("Cache-Control: [a-z, -]*no-store");
     JsonNode document =
         JsonMapper.shared()
             .readTree(answer.substring(answer.indexOf('{'), answer.lastIndexOf('}') + 1));
@@ -62,6 +67,7 @@ class DoorTest {
     "GET /nowhere, 404, NOT_FOUND",
     "TRACE /, 405, METHOD_NOT_ALLOWED",
     "PROPFIND /, 400, ADDRESS_MALFORMED",
+    "GET /WEB-INF/web.xml, 404, NOT_FOUND",
     "POST /error, 403, FORBIDDEN",
     "GET /error, 404, NOT_FOUND",
   })
@@ -132,6 +138,8 @@ class DoorTest {
   void a_page_of_another_site_and_a_cookie_of_nobody() throws IOException {
     refused(raw(request("GET /api/push", "Origin: nonsense\r\n")), 403, "OTHER_ORIGIN");
     refused(raw(request("GET /api/desk", "Origin: http://evil.example\r\n")), 403, "OTHER_ORIGIN");
+    refused(raw(request("GET /api/desk", "Origin: https://" + HOST + "\r\n")), 403, "OTHER_ORIGIN");
+    refused(raw(request("GET /api/desk", "Origin: http://" + HOST + "\r\n")), 401, "SIGNED_OUT");
     refused(raw(request("GET /api/desk", "Cookie: oficina-sign-in=JSUl\r\n")), 401, "SIGNED_OUT");
     try (Client joss = Client.signedIn("joss")) {
       String cookie = "Cookie: oficina-sign-in=" + joss.cookie("oficina-sign-in") + "\r\n";

@@ -255,6 +255,14 @@ class RulesOverHttpTest {
         mirela.upload("/api/blocks/file?ofOffice=true&answer=NOT_IN_USE", file, "text/csv").body();
     assertThat(read.get("added").asInt()).isEqualTo(2);
     assertThat(read.get("bad").get(0).get("line").asLong()).isEqualTo(2);
+    assertThat(
+            mirela
+                .upload("/api/blocks/file?ofOffice=true&answer=NOT_IN_USE", file, "text/csv")
+                .body()
+                .get("added")
+                .asInt())
+        .as("they are blocked already")
+        .isZero();
     gone(arrive(SELLER, "+441914980234"));
     assertThat(newest(joss).get("result").asString()).isEqualTo("BLOCKED");
     String offices = "/api/blocks?ofOffice=true";

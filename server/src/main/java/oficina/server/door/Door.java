@@ -74,18 +74,14 @@ class Door extends OncePerRequestFilter {
     }
   }
 
-  /**
-   * Pages of other sites ask for nothing here, and open no socket (RFC 6454). The scheme does not
-   * count: TLS may end in front of this server.
-   */
+  /** Pages of other sites ask for nothing here, and open no socket (RFC 6454). */
   private static void checkOrigin(HttpServletRequest request) {
     String origin = request.getHeader(HttpHeaders.ORIGIN);
     if (origin == null) {
       return;
     }
-    int authority = origin.indexOf("://");
-    if (authority < 0
-        || !origin.substring(authority + 3).equals(request.getHeader(HttpHeaders.HOST))) {
+    String scheme = request.isSecure() ? "https" : "http";
+    if (!origin.equals(scheme + "://" + request.getHeader(HttpHeaders.HOST))) {
       throw new Problem(HttpStatus.FORBIDDEN, "OTHER_ORIGIN");
     }
   }

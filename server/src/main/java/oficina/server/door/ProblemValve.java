@@ -1,6 +1,7 @@
 package oficina.server.door;
 
 import java.io.IOException;
+import oficina.server.problems.AnswerHeaders;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ErrorReportValve;
@@ -26,6 +27,7 @@ public class ProblemValve extends ErrorReportValve {
     try {
       response.setStatus(status);
       response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+      AnswerHeaders.ofRefusal().forEach(response::setHeader);
       response.getReporter().write(document);
       response.finishResponse();
     } catch (IOException | IllegalStateException e) {

@@ -66,11 +66,10 @@ public class RequestLimits {
   }
 
   private void count(TokenBuckets buckets, String key) {
-    Duration wait = buckets.wait(key, clock.instant());
+    Duration wait = buckets.take(key, clock.instant());
     if (!wait.isZero()) {
       throw tooMany((int) wait.toSeconds() + 1);
     }
-    buckets.spend(key, clock.instant());
   }
 
   private UnderWay begin(String key, int most) {

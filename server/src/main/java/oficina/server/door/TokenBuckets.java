@@ -3,6 +3,7 @@ package oficina.server.door;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,18 +30,51 @@ public final class TokenBuckets {
 
   /** How long this key has to wait until it may do one thing more. */
   public Duration wait(String key, Instant now) {
-    double missing = 1 - tokens(buckets.get(key), now);
-    return missing <= 0
-        ? Duration.ZERO
-        : Duration.ofMillis((long) (missing / perSecond * 1000) + 1);
+    double there = tokens(buckets.get(key), now);
+    return there >= 1 ? Duration.ZERO : untilOne(there);
   }
 
   /** Takes one, also one that is not there. */
   public void spend(String key, Instant now) {
+    forgetFull(now);
+    buckets.compute(key, (k, bucket) -> new Bucket(Math.max(0, tokens(bucket, now) - 1), now));
+  }
+
+  /**
+   * Takes one if there is one.
+   *
+   * @return zero, or how long this key has to wait instead
+   */
+  public Duration take(String key, Instant now) {
+    AtomicReference<Duration> wait = new AtomicReference<>(Duration.ZERO);
+    forgetFull(now);
+    buckets.compute(
+        key,
+        (k, bucket) -> {
+          double there = tokens(bucket, now);
+          if (there < 1) {
+            wait.set(untilOne(there));
+            return bucket;
+          }
+          return new Bucket(there - 1, now);
+        });
+    return wait.get();
+  }
+
+  /** Gives one back that was taken for nothing. */
+  public void giveBack(String key, Instant now) {
+    buckets.computeIfPresent(
+        key, (k, bucket) -> new Bucket(Math.min(capacity, tokens(bucket, now) + 1), now));
+  }
+
+  private void forgetFull(Instant now) {
     if (buckets.size() > MANY) {
       buckets.values().removeIf(bucket -> tokens(bucket, now) >= capacity);
     }
-    buckets.compute(key, (k, bucket) -> new Bucket(Math.max(0, tokens(bucket, now) - 1), now));
+  }
+
+  private Duration untilOne(double there) {
+    return Duration.ofMillis((long) ((1 - there) / perSecond * 1000) + 1);
   }
 
   private double tokens(@Nullable Bucket bucket, Instant now) {

@@ -14,6 +14,7 @@ import oficina.core.call.CallId;
 import oficina.core.people.PersonId;
 import oficina.server.followup.FollowUpStore.FollowUp;
 import oficina.server.followup.FollowUpViews.FollowUpView;
+import oficina.server.history.OwnCalls;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.server.followup.NoteStore.Note;
+import oficina.server.history.OwnCalls;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;

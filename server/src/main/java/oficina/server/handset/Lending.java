@@ -109,7 +109,7 @@ class Lending {
     @Override
     public String of(Wish.SignOn wish) {
       PersonId wanted = office.directory().personAt(wish.extension()).map(Person::id).orElse(null);
-      if (wanted == null || !pins.isRight(wanted, wish.pin())) {
+      if (wanted == null || !pins.isRight(wanted, wish.pin(), at(wanted))) {
         throw new Problem(HttpStatus.FORBIDDEN, "WRONG_PIN");
       }
       if (wanted.equals(from.owner)) {
@@ -118,6 +118,10 @@ class Lending {
       }
       lend(from.owner, new Loan(wanted, null, /* untilLeft= */ false));
       return "YOURS_NOW";
+    }
+
+    private Pins.At at(PersonId wanted) {
+      return new Pins.At("telephone of " + from.owner, from.owner.equals(wanted));
     }
 
     @Override

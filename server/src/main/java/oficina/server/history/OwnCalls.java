@@ -1,4 +1,4 @@
-package oficina.server.followup;
+package oficina.server.history;
 
 import java.util.Optional;
 import oficina.core.call.CallId;
@@ -6,7 +6,6 @@ import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
-import oficina.server.history.HistoryStore;
 import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -14,7 +13,7 @@ import org.springframework.stereotype.Component;
 
 /** The calls a person has, or has had. */
 @Component
-class OwnCalls {
+public class OwnCalls {
   private final ExchangeLoop loop;
   private final HistoryStore history;
 
@@ -29,17 +28,20 @@ class OwnCalls {
    *
    * @throws Problem when it is no call of theirs
    */
-  @Nullable String other(PersonId person, CallId id) {
-    Optional<Party> inHand = loop.ask(() -> inHand(person, id)).join();
-    return inHand
-        .or(() -> history.part(person, id).map(part -> part.other()))
-        .map(OwnCalls::key)
-        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CALL"))
-        .orElse(null);
+  public @Nullable String other(PersonId person, CallId id) {
+    return ToReturn.key(party(person, id));
   }
 
-  private static Optional<String> key(Party party) {
-    return Optional.ofNullable(ToReturn.key(party));
+  /**
+   * Whom a call of this person's is or was with.
+   *
+   * @throws Problem when it is no call of theirs
+   */
+  public Party party(PersonId person, CallId id) {
+    return loop.ask(() -> inHand(person, id))
+        .join()
+        .or(() -> history.part(person, id).map(part -> part.other()))
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CALL"));
   }
 
   private Optional<Party> inHand(PersonId person, CallId id) {

@@ -1,5 +1,7 @@
 package oficina.server.phonewindow;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -40,6 +42,7 @@ class PhoneSocket extends TextWebSocketHandler {
   /** So many of one network address may not have said yet who they are: an office at its start. */
   private static final int MOST_UNPROVED = 50;
 
+  private static final int MOST_UNPROVED_TOGETHER = 200;
   private static final long PLUGGING_SECONDS = 10;
   private static final long LONGEST_SILENCE_SECONDS = 10;
 
@@ -85,12 +88,7 @@ class PhoneSocket extends TextWebSocketHandler {
 
   @Override
   public void afterConnectionEstablished(WebSocketSession socket) {
-    String origin = PhoneWindow.origin(socket);
-    long unproved =
-        phones.values().stream()
-            .filter(each -> each.owner() == null && each.origin().equals(origin))
-            .count();
-    if (phones.size() >= MOST_PHONES || unproved >= MOST_UNPROVED) {
+    if (!makeRoom(PhoneWindow.origin(socket))) {
       PhoneWindow.close(socket, CloseStatus.SERVICE_OVERLOAD);
       return;
     }
@@ -105,6 +103,33 @@ class PhoneSocket extends TextWebSocketHandler {
         },
         PLUGGING_SECONDS,
         TimeUnit.SECONDS);
+  }
+
+  /**
+   * Whoever has not said yet who they are gives way to the next one, the oldest first: honest ones
+   * say so at once.
+   *
+   * @return false when there are too many that have
+   */
+  private boolean makeRoom(String origin) {
+    List<PhoneWindow> unproved =
+        phones.values().stream()
+            .filter(each -> each.owner() == null)
+            .sorted(Comparator.comparingLong(PhoneWindow::since))
+            .toList();
+    List<PhoneWindow> ofOrigin =
+        unproved.stream().filter(each -> each.origin().equals(origin)).toList();
+    if (ofOrigin.size() >= MOST_UNPROVED) {
+      giveWay(ofOrigin.get(0));
+    } else if (unproved.size() >= MOST_UNPROVED_TOGETHER) {
+      giveWay(unproved.get(0));
+    }
+    return phones.size() - unproved.size() < MOST_PHONES;
+  }
+
+  private void giveWay(PhoneWindow phone) {
+    phones.values().remove(phone);
+    phone.close(CloseStatus.SERVICE_OVERLOAD);
   }
 
   @Override

@@ -30,6 +30,7 @@ final class PhoneWindow implements Handset {
   private final JsonMapper json;
   private final MovableClock clock;
   private final Queue<String> waiting = new ArrayDeque<>();
+  private final long since = System.nanoTime();
   private boolean sending;
   private volatile long heardAt = System.nanoTime();
   private final PerSecond speaking = new PerSecond(KEYS_PER_SECOND);
@@ -42,6 +43,11 @@ final class PhoneWindow implements Handset {
     this.line = ((NativeWebSocketSession) socket).getNativeSession(Session.class);
     this.json = json;
     this.clock = clock;
+  }
+
+  /** When it connected, by a clock of its own. */
+  long since() {
+    return since;
   }
 
   /** From which network address it comes. */

@@ -1,6 +1,9 @@
 package oficina.server.signin;
 
 import jakarta.annotation.PreDestroy;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
+import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
@@ -9,6 +12,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import oficina.server.problems.Problem;
@@ -17,16 +21,19 @@ import org.springframework.stereotype.Component;
 
 /**
  * Where passwords are checked and hashed, which is slow on purpose: one at a time in a thread of
- * its own behind all others, which after a wrong one rests as long as it has worked, so that it
- * takes little from the calls. Few may wait, of one origin fewer still; everybody else is told to
- * try again.
+ * its own, with a small share of the processor, which after a wrong one rests as long as it has
+ * worked, so that it takes little from the calls. Few may wait, of one origin fewer still, and
+ * nobody for long; everybody else is told to try again.
  */
 @Component
 class PasswordChecks {
   private static final int WAITING = 16;
   private static final int WAITING_OF_AN_ORIGIN = 4;
   private static final int TRY_AGAIN_SECONDS = 2;
+  private static final Duration PATIENCE = Duration.ofSeconds(10);
+  private static final ThreadMXBean WORK = ManagementFactory.getThreadMXBean();
 
+  private final Duration patience;
   private final Map<String, Integer> waiting = new ConcurrentHashMap<>();
   private final ThreadPoolExecutor checks =
       new ThreadPoolExecutor(
@@ -35,7 +42,18 @@ class PasswordChecks {
           0,
           TimeUnit.SECONDS,
           new ArrayBlockingQueue<>(WAITING),
-          Threads.behind("passwords"));
+          Threads.beside("passwords"));
+
+  PasswordChecks() {
+    this(PATIENCE);
+  }
+
+  /**
+   * @param patience how long somebody waits at most
+   */
+  PasswordChecks(Duration patience) {
+    this.patience = patience;
+  }
 
   /**
    * Does something that checks or hashes a password.
@@ -44,13 +62,16 @@ class PasswordChecks {
    * @throws Problem when too many wait already, or the check itself ends in one
    */
   <T> T await(String from, Supplier<T> check) {
+    CompletableFuture<T> answer = new CompletableFuture<>();
     try {
       if (waiting.merge(from, 1, Integer::sum) > WAITING_OF_AN_ORIGIN) {
         throw busy();
       }
-      CompletableFuture<T> answer = new CompletableFuture<>();
       checks.execute(() -> answerAndRest(check, answer));
-      return answer.get();
+      return answer.get(patience.toMillis(), TimeUnit.MILLISECONDS);
+    } catch (TimeoutException e) {
+      answer.cancel(false); // if it has not begun, it need not
+      throw Problem.busy("SIGN_IN_BUSY", TRY_AGAIN_SECONDS);
     } catch (RejectedExecutionException e) {
       throw busy();
     } catch (InterruptedException e) {
@@ -67,12 +88,15 @@ class PasswordChecks {
   }
 
   private static <T> void answerAndRest(Supplier<T> check, CompletableFuture<T> answer) {
-    long begun = System.nanoTime();
+    if (answer.isDone()) {
+      return; // nobody waits for it any more
+    }
+    long begun = WORK.getCurrentThreadCpuTime();
     try {
       answer.complete(check.get());
     } catch (RuntimeException e) {
       answer.completeExceptionally(e);
-      LockSupport.parkNanos(System.nanoTime() - begun);
+      LockSupport.parkNanos(WORK.getCurrentThreadCpuTime() - begun);
     }
   }
 

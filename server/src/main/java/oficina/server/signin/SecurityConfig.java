@@ -1,6 +1,7 @@
 package oficina.server.signin;
 
 import oficina.server.door.RequestLimits;
+import oficina.server.problems.AnswerHeaders;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
 import org.springframework.context.annotation.Bean;
@@ -75,12 +76,7 @@ class SecurityConfig {
                 headers
                     .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
                     .contentSecurityPolicy(
-                        csp ->
-                            csp.policyDirectives(
-                                "default-src 'self'; style-src 'self' 'unsafe-inline'; media-src 'self' blob:;"
-                                    + " img-src 'self' data:; font-src 'self' data:;"
-                                    + " object-src 'none'; base-uri 'none';"
-                                    + " form-action 'self'; frame-ancestors 'none'")))
+                        csp -> csp.policyDirectives(AnswerHeaders.CONTENT_SECURITY_POLICY)))
         .authorizeHttpRequests(
             requests ->
                 requests

@@ -54,9 +54,9 @@ class Attendants implements ExchangeListener {
     private final ReadingOut.Conversation conversation;
     private int keys;
 
-    Session(EndId.Machine id, @Nullable PersonId caller) {
+    Session(EndId.Machine id, @Nullable PersonId caller, String place) {
       this.id = id;
-      conversation = readingOut.conversation(caller, end, this);
+      conversation = readingOut.conversation(caller, place, end, this);
       engine.attach(id, end);
       work.execute(conversation::begin);
       awaitKeys();
@@ -112,7 +112,7 @@ class Attendants implements ExchangeListener {
 
     @Override
     public @Nullable Void of(ExchangeEvent.Established e) {
-      begins(e.call(), after.leg(e.leg()));
+      begins(after, after.leg(e.leg()));
       return null;
     }
 
@@ -127,11 +127,21 @@ class Attendants implements ExchangeListener {
     }
   }
 
-  private void begins(CallId call, @Nullable Connection there) {
+  private void begins(Call call, @Nullable Connection there) {
     if (there != null && there.party() instanceof Party.Attendant attendant) {
-      EndId.Machine id = new EndId.Machine(call, there.leg());
-      sessions.put(call, new Session(id, attendant.caller()));
+      EndId.Machine id = new EndId.Machine(call.id(), there.leg());
+      sessions.put(call.id(), new Session(id, attendant.caller(), place(call)));
     }
+  }
+
+  /** By which this telephone is told from others. */
+  private static String place(Call call) {
+    return call.connections().stream()
+        .map(Connection::party)
+        .filter(party -> !(party instanceof Party.Attendant))
+        .map(Party::toString)
+        .findFirst()
+        .orElse("");
   }
 
   @Override
@@ -146,7 +156,7 @@ class Attendants implements ExchangeListener {
   @Override
   public void takenUp(ExchangeState state) {
     for (Call call : state.calls()) {
-      call.connections().forEach(each -> begins(call.id(), each));
+      call.connections().forEach(each -> begins(call, each));
     }
   }
 }

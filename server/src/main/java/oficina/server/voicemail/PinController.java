@@ -4,7 +4,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
+import oficina.core.passwords.PinRules;
 import oficina.server.office.OfficeData;
+import oficina.server.problems.Problem;
 import oficina.server.signin.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -46,6 +48,9 @@ class PinController {
   @PutMapping("/pin")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void set(@AuthenticationPrincipal Employee me, @Valid @RequestBody Pin pin) {
+    if (PinRules.isTooSimple(pin.pin(), office.person(me.id()).extension())) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "PIN_TOO_SIMPLE");
+    }
     pins.set(me.id(), pin.pin());
   }
 }

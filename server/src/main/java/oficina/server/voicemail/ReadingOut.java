@@ -79,8 +79,14 @@ class ReadingOut {
     boolean connect(PersonId owner, Dialled to);
   }
 
-  Conversation conversation(@Nullable PersonId caller, AttendantEnd end, Line line) {
-    return new Conversation(caller, end, line);
+  /**
+   * Begins to talk with somebody.
+   *
+   * @param caller null for whoever calls from outside
+   * @param place from where they call
+   */
+  Conversation conversation(@Nullable PersonId caller, String place, AttendantEnd end, Line line) {
+    return new Conversation(caller, place, end, line);
   }
 
   /** With one listener. On the attendants' thread. */
@@ -89,9 +95,13 @@ class ReadingOut {
     private final AttendantEnd end;
     private final Line line;
     private final List<MessageStore.Message> list = new ArrayList<>();
+    private final @Nullable PersonId caller;
+    private final String place;
     private @Nullable PersonId owner;
 
-    Conversation(@Nullable PersonId caller, AttendantEnd end, Line line) {
+    Conversation(@Nullable PersonId caller, String place, AttendantEnd end, Line line) {
+      this.caller = caller;
+      this.place = place;
       this.end = end;
       this.line = line;
       menu = new Menu(caller == null ? null : office.person(caller).extension());
@@ -176,7 +186,8 @@ class ReadingOut {
 
     private Menu.Step checked() {
       PersonId wanted = office.directory().personAt(menu.extension()).map(Person::id).orElse(null);
-      if (wanted == null || !pins.isRight(wanted, menu.pin())) {
+      if (wanted == null
+          || !pins.isRight(wanted, menu.pin(), new Pins.At(place, wanted.equals(caller)))) {
         return menu.wrongPin();
       }
       owner = wanted;

@@ -3,6 +3,7 @@ package oficina.server.sound;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -150,6 +151,16 @@ class VoicemailOverHttpTest {
     assertThat(Goertzel.amplitude(samples, 0, Pcm.RATE / 2, 1_000)).as("the tone").isLessThan(0.01);
     byte[] part = file(tomasz, id, "Range", "bytes=20000-20999");
     assertThat(part).isEqualTo(Arrays.copyOfRange(whole, 20_000, 21_000));
+    assertThat(file(tomasz, id, "Range", "bytes=-10"))
+        .isEqualTo(Arrays.copyOfRange(whole, whole.length - 10, whole.length));
+    for (String ignored : List.of("seconds=1-2", "bytes=a-b", "bytes=0-1,3-4", "bytes=5-2")) {
+      assertThat(file(tomasz, id, "Range", ignored)).as(ignored).isEqualTo(whole);
+    }
+    HttpResponse<byte[]> none =
+        tomasz.bytes("/api/voicemail/" + id + "/sound", "Range", "bytes=99999999-");
+    assertThat(none.statusCode()).isEqualTo(416);
+    assertThat(none.headers().firstValue("Content-Range")).contains("bytes */" + whole.length);
+    assertThat(new String(none.body(), StandardCharsets.UTF_8)).contains("NO_SUCH_PART");
 
     assertThat(post(tomasz, id, "heard", Map.of("on", true))).isEqualTo(204);
     assertThat(tomasz.get("/api/voicemail").body().get("fresh").asInt()).isZero();
