@@ -8,6 +8,7 @@ import type {
   Hours,
   NewBlock,
   OpeningBody,
+  ReadBlocks,
   RuleBody,
   RulesBody,
   RulesView,

@@ -6,8 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import oficina.server.TestServer;
@@ -18,7 +20,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.TimeValue;
 import org.openjdk.jmh.runner.options.VerboseMode;
 
-/** Measures everything and prints one table. */
+/** Measures everything, or the parts that are named, and prints one table. */
 public final class Main {
   private static final int CALLS = 300;
 
@@ -32,10 +34,42 @@ public final class Main {
         System.getProperty("os.name"),
         System.getProperty("os.arch"),
         System.getProperty("java.version"));
-    exchange();
-    Routing.measure();
-    new OfficeDay().run();
+    for (Map.Entry<String, Part> part : PARTS.entrySet()) {
+      if (args.length == 0 || List.of(args).contains(part.getKey())) {
+        part.getValue().measure();
+      }
+    }
+    System.exit(0);
+  }
 
+  /** A part of the measurements, which runs by itself as well. */
+  private interface Part {
+    void measure() throws RunnerException, IOException, SQLException, InterruptedException;
+  }
+
+  private static final Map<String, Part> PARTS = new LinkedHashMap<>();
+
+  static {
+    PARTS.put("exchange", Main::exchange);
+    PARTS.put("routing", Routing::measure);
+    PARTS.put("day", () -> new OfficeDay().run());
+    PARTS.put("start", Main::start);
+    PARTS.put("click", Main::click);
+    PARTS.put("key", () -> KeyToScreen.measure(TestServer.get()));
+    PARTS.put("transfers", () -> Transfers.measure(TestServer.get()));
+    PARTS.put("long-call", () -> LongCall.measure(TestServer.get()));
+    PARTS.put("contacts", () -> CardIndex.measure(TestServer.get()));
+    PARTS.put("voices", () -> Voices.measure(TestServer.get()));
+    PARTS.put("messages", () -> Messages.measure(TestServer.get()));
+    PARTS.put("recordings", () -> Recordings.measure(TestServer.get()));
+    PARTS.put("history", () -> BigHistory.measure(TestServer.get()));
+    PARTS.put("killed", KilledToLive::measure);
+    PARTS.put("status", StatusToScreens::measure);
+    PARTS.put("siege", Siege::measure);
+    PARTS.put("script", Main::script);
+  }
+
+  private static void start() {
     long started = System.nanoTime();
     TestServer server = TestServer.get();
     double all = (System.nanoTime() - started) / 1e9;
@@ -43,24 +77,17 @@ public final class Main {
     server.restart();
     row("server start until ready, warm process", "%.1f s", (System.nanoTime() - started) / 1e9);
     row("the same with a new database made and filled", "%.1f s", all);
+  }
 
-    double[] times = ClickToScreen.measure(server.address(), CALLS);
+  private static void click() {
+    double[] times = ClickToScreen.measure(TestServer.get().address(), CALLS);
     row("click to the other screen, p50 of " + CALLS, "%.1f ms", times[CALLS / 2]);
     row("click to the other screen, p95 (aim 50 ms)", "%.1f ms", times[CALLS * 95 / 100]);
-    KeyToScreen.measure(server);
-    Transfers.measure(server);
-    LongCall.measure(server);
-    CardIndex.measure(server);
-    Voices.measure(server);
-    Messages.measure(server);
-    Recordings.measure(server);
-    BigHistory.measure(server);
-    KilledToLive.measure();
-    StatusToScreens.measure();
-    Siege.measure();
+  }
+
+  private static void script() throws IOException {
     row("script that every page needs, gzip (aim 160 kB)", "%.0f kB", scriptBytes("") / 1000.0);
     row("  with the desk", "%.0f kB", scriptBytes("Desk-") / 1000.0);
-    System.exit(0);
   }
 
   private static void exchange() throws RunnerException {
@@ -90,8 +117,9 @@ public final class Main {
         rates.get(0) / rates.get(rates.size() - 1));
   }
 
-  /** What every page loads, and the view it begins with. */
   /**
+   * What every page loads, and the view it begins with.
+   *
    * @param view what the file of a view begins with that is counted too; empty for none
    */
   private static long scriptBytes(String view) throws IOException {

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -25,12 +26,13 @@ import oficina.server.ServerProcess;
 
 /**
  * A hundred people with pages who do something with their calls twice a second, for a minute: in
- * quiet, during a flood of made-up sign-ins, with a thousand pages that do not read, and with a
- * database that is frozen for twenty seconds.
+ * quiet, during a flood of made-up sign-ins, with a thousand pages that do not read, with a
+ * database that is frozen for twenty seconds, and during each of {@link Attacks}.
  */
 final class Siege {
   private static final int PEOPLE = 100;
   private static final int SECONDS = Integer.getInteger("oficina.siege.seconds", 60);
+  private static final int WARM_UP_SECONDS = 90;
   private static final int PACE_MS = 500;
   private static final int FLOOD = 200;
   private static final int DEAF = 1_000;
@@ -44,10 +46,19 @@ final class Siege {
   }
 
   static void measure() throws SQLException, IOException, InterruptedException {
-    try (ServerProcess server = BenchOffice.server(PEOPLE)) {
+    try (ServerProcess server = BenchOffice.server(PEOPLE + 1)) {
       Siege siege = new Siege(server);
       siege.everybodyTalks();
-      siege.run("in quiet", () -> {});
+      Client honest = Client.signedIn(server.address(), "bench" + PEOPLE);
+      honest.connectAnother("window");
+      Attacks attacks = new Attacks(server, siege.desks, honest);
+      attacks.connectSound(); // the first one has a library to load
+      siege.work(Duration.ofSeconds(WARM_UP_SECONDS));
+      siege.run("in quiet", attacks::nothing);
+      siege.run("while files of nonsense are read in", attacks::files);
+      siege.run("while handshakes begin and stop", attacks::handshakes);
+      siege.run("while long texts are spoken", attacks::texts);
+      siege.run("while wrong passwords are tried, processors busy", attacks::passwords);
       siege.run("during 200 made-up sign-ins at once", siege::flood);
       siege.run("with 1,000 pages that do not read", siege::deafPages);
       siege.run("with the database frozen for 20 s", siege::freeze);
@@ -74,8 +85,35 @@ final class Siege {
 
   private void run(String what, Disturbance disturbance) throws IOException, InterruptedException {
     long before = residentMegabytes();
+    double processorsBefore = processorSeconds();
     Thread disturbing = new Thread(() -> untilOver(disturbance));
     disturbing.start();
+    Worked worked = work(Duration.ofSeconds(SECONDS));
+    disturbing.interrupt();
+    disturbing.join();
+    List<Double> sorted = worked.times().stream().sorted().toList();
+    Main.row("100 people " + what, "%,.0f services/s", (double) sorted.size() / SECONDS);
+    for (int share : new int[] {50, 95, 99}) {
+      Main.row("  p" + share, "%.1f ms", sorted.get(sorted.size() * share / 100));
+    }
+    Main.row(
+        "  of a processor the server took",
+        "%.0f %%",
+        100 * (processorSeconds() - processorsBefore) / SECONDS);
+    Main.row("  refused", "%.0f", worked.refused().doubleValue());
+    Main.row("  memory before", "%.0f MB", (double) before);
+    Main.row("  memory after", "%.0f MB", (double) residentMegabytes());
+  }
+
+  /**
+   * What came of it.
+   *
+   * @param times of all services, in milliseconds
+   */
+  private record Worked(List<Double> times, AtomicInteger refused) {}
+
+  /** Everybody does something with their calls twice a second. */
+  private Worked work(Duration howLong) throws InterruptedException {
     List<Double> times = Collections.synchronizedList(new ArrayList<>());
     AtomicInteger refused = new AtomicInteger();
     ScheduledExecutorService clock = Executors.newScheduledThreadPool(PEOPLE);
@@ -94,19 +132,10 @@ final class Siege {
           PACE_MS,
           TimeUnit.MILLISECONDS);
     }
-    Thread.sleep(SECONDS * 1000L);
+    Thread.sleep(howLong.toMillis());
     clock.shutdown();
     clock.awaitTermination(30, TimeUnit.SECONDS);
-    disturbing.interrupt();
-    disturbing.join();
-    List<Double> sorted = times.stream().sorted().toList();
-    Main.row("100 people " + what, "%,.0f services/s", (double) sorted.size() / SECONDS);
-    for (int share : new int[] {50, 95, 99}) {
-      Main.row("  p" + share, "%.1f ms", sorted.get(sorted.size() * share / 100));
-    }
-    Main.row("  refused", "%.0f", refused.doubleValue());
-    Main.row("  memory before", "%.0f MB", (double) before);
-    Main.row("  memory after", "%.0f MB", (double) residentMegabytes());
+    return new Worked(times, refused);
   }
 
   private static void untilOver(Disturbance disturbance) {
@@ -117,6 +146,14 @@ final class Siege {
     } catch (Exception e) {
       throw new IllegalStateException(e);
     }
+  }
+
+  /** What the server has taken of the processors so far. */
+  private double processorSeconds() {
+    return ProcessHandle.of(server.pid())
+        .flatMap(process -> process.info().totalCpuDuration())
+        .map(taken -> taken.toMillis() / 1e3)
+        .orElse(0.0);
   }
 
   private long residentMegabytes() throws IOException {

@@ -208,6 +208,21 @@ public final class Client implements AutoCloseable {
     return connect();
   }
 
+  /** Opens another window of theirs, of which nothing is taken in but that it is there. */
+  public void connectAnother(String device) {
+    http.newWebSocketBuilder()
+        .buildAsync(
+            URI.create(address.replace("http:", "ws:") + "/api/push?device=" + device),
+            new WebSocket.Listener() {
+              @Override
+              public CompletionStage<?> onText(WebSocket from, CharSequence text, boolean last) {
+                from.request(1);
+                return last ? from.sendText("here", /* last= */ true) : null;
+              }
+            })
+        .join();
+  }
+
   private void open() {
     closed = new CompletableFuture<>();
     CompletableFuture<Integer> mine = closed;

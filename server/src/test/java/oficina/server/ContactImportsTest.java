@@ -2,6 +2,9 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.net.Socket;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -120,6 +123,44 @@ class ContactImportsTest {
     assertThat(take(lotte, cards.get("id").asString(), MERGE).get("state").asString())
         .isEqualTo("DONE");
     assertThat(lotte.get("/api/contacts").body().get("contacts")).hasSize(1);
+  }
+
+  @Test
+  void whoever_is_sending_a_file_sends_no_second_one_and_keeps_nobody_else_from_it()
+      throws IOException {
+    URI server = URI.create(TestServer.get().address());
+    String token = lotte.cookie("XSRF-TOKEN");
+    try (Socket slow = new Socket(server.getHost(), server.getPort())) {
+      String head =
+          String.join(
+              "\r\n",
+              "PUT /api/contact-imports HTTP/1.1",
+              "Host: " + server.getAuthority(),
+              "Content-Type: text/vcard",
+              "Content-Length: 100",
+              "X-XSRF-TOKEN: " + token,
+              "Cookie: XSRF-TOKEN="
+                  + token
+                  + "; oficina-sign-in="
+                  + lotte.cookie("oficina-sign-in"),
+              "",
+              "BEGIN:VCARD");
+      slow.getOutputStream().write(head.getBytes(StandardCharsets.US_ASCII));
+      byte[] file = "name\nNia\n".getBytes(StandardCharsets.UTF_8);
+      long patience = System.nanoTime() + 10_000_000_000L;
+      String code;
+      do {
+        code = lotte.upload("/api/contact-imports", file, "text/csv").code();
+      } while (code.isEmpty() && System.nanoTime() < patience);
+      assertThat(code).isEqualTo("UPLOAD_UNDER_WAY");
+      assertThat(joss.upload("/api/contact-imports", file, "text/csv").status()).isEqualTo(200);
+    }
+    // Whoever hangs up in the middle of a file can send the next one.
+    int status;
+    do {
+      status = lotte.upload("/api/contact-imports", new byte[] {'\n'}, "text/csv").status();
+    } while (status == 429);
+    assertThat(status).isEqualTo(200);
   }
 
   @Test

@@ -87,13 +87,29 @@ class ScriptTest {
     assertThat(said).isEmpty();
   }
 
+  /** A new office may be made by the run in which only the classes are read. */
+  @Test
+  void how_to_sign_in_to_a_new_office_is_said_once_whichever_run_has_made_it() throws Exception {
+    String said =
+        run(
+            """
+            echo "WARN : A new office. Sign in as administrator" >$RUN/classes.log
+            touch $RUN/server.log
+            say_how_to_sign_in
+            say_how_to_sign_in
+            """);
+    assertThat(said)
+        .containsOnlyOnce("Sign in as administrator")
+        .contains("Sign in with your name or extension.");
+  }
+
   @Test
   void the_watch_starts_a_server_again_that_has_died_and_one_that_does_not_answer()
       throws Exception {
     String said =
         run(
             """
-            PATIENCE=1
+            PATIENCE=1 START_PATIENCE=1
             start_database() { true; }
             start_server() {
               say started >>starts

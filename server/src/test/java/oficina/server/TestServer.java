@@ -63,6 +63,7 @@ public final class TestServer implements BeforeAllCallback {
     settings.add("--oficina.demo-past=" + System.getProperty("oficina.demo-past", "false"));
     // Tests ask without a pause; the limits themselves have tests of their own.
     settings.add("--oficina.limits.requests-per-second=5000");
+    settings.add("--oficina.limits.uploads=5000");
     settings.add("--oficina.limits.sign-in-unused=3650d");
     settings.add("--oficina.limits.sign-in-longest=3650d");
     settings.add("--logging.level.oficina=warn");

@@ -2,10 +2,10 @@ package oficina.server.cards;
 
 import jakarta.validation.Valid;
 import oficina.core.call.CallId;
+import oficina.server.calls.OwnCalls;
 import oficina.server.contacts.ChosenStore;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeLoop;
-import oficina.server.history.OwnCalls;
 import oficina.server.push.Pushes;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;

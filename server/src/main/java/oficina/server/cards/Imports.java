@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.stream.IntStream;
 import oficina.core.contacts.Comparison;
 import oficina.core.contacts.Comparison.Kind;
 import oficina.core.contacts.Contact;
@@ -30,7 +31,6 @@ import oficina.server.uploads.TextFile;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 
 /**
@@ -74,6 +74,7 @@ class Imports {
    * @param owner whose own the contacts are to be; null for the office
    */
   ReadIn read(Path file, boolean csv, PersonId by, @Nullable PersonId owner) throws IOException {
+    contacts.checkLoaded();
     List<Incoming> read;
     try (Reader text = TextFile.open(file)) {
       read = csv ? CsvFile.read(text, office.plan()) : VCardFile.read(text, office.plan());
@@ -132,8 +133,15 @@ class Imports {
    * @param chosen of doubtful cards, by their place among them
    * @param others of all other doubtful ones
    * @return false when it has begun already
+   * @throws Problem when there is no room for so many contacts
    */
   boolean take(ReadIn file, Map<Integer, Doubtful> chosen, Doubtful others) {
+    int doubtful = file.of(Kind.DOUBTFUL).size();
+    long added =
+        IntStream.range(0, doubtful)
+            .filter(each -> chosen.getOrDefault(each, others) == Doubtful.ADD)
+            .count();
+    contacts.checkRoom(file.owner(), file.of(Kind.NEW).size() + (int) added);
     boolean begins = file.begin();
     if (begins) {
       work.execute(() -> takeOver(file, chosen, others));
@@ -146,7 +154,7 @@ class Imports {
       addNew(file);
       change(file, chosen, others);
       file.end(file.isStopping() ? State.CANCELLED : State.DONE);
-    } catch (DataAccessException e) {
+    } catch (RuntimeException e) {
       LOG.warn("A file of contacts could not be taken over: {}", e.getMessage());
       file.end(State.FAILED);
     } finally {

@@ -24,6 +24,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Contacts in the database, with who changed what. */
 @Repository
 public class ContactStore {
+  private static final int READ_AT_ONCE = 500;
+
   private final JdbcClient jdbc;
   private final JdbcTemplate batch;
 
@@ -40,7 +42,9 @@ public class ContactStore {
 
   /** Everything there is but what was removed. */
   void all(Consumer<Contact> to) {
-    batch.query(
+    JdbcTemplate inPieces = new JdbcTemplate(batch.getDataSource());
+    inPieces.setFetchSize(READ_AT_ONCE);
+    inPieces.query(
         """
         select c.id, c.owner, c.uid, c.card, p.contact_id as picture
         from contact c left join contact_picture p on p.contact_id = c.id

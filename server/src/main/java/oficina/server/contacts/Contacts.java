@@ -4,12 +4,20 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Consumer;
@@ -24,24 +32,40 @@ import oficina.core.people.PersonId;
 import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
+import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
  * All contacts, kept in memory: a call must not wait for the database to know who rings. What is
- * changed is written first and known afterwards.
+ * changed is written first and known afterwards. Those of a large office become known while the
+ * server is at work already; what is not known yet cannot be changed either.
  */
 @Component
 public class Contacts {
+  private static final Logger LOG = LoggerFactory.getLogger(Contacts.class);
+
   /** So long what was removed by mistake can still be brought back. */
   private static final Duration KEPT_AFTER_REMOVAL = Duration.ofDays(1);
+
+  /** What fits into memory beside the calls. */
+  private static final int MOST = 150_000;
+
+  private static final int MOST_OF_ONE = 50_000;
+
+  private static final int PATIENCE_SECONDS = 2;
+  private static final int TRY_AGAIN_SECONDS = 10;
+  private static final int LOADED_AT_ONCE = 100;
 
   private final ContactStore store;
   private final MovableClock clock;
   private final ContactBook book;
   private final ReadWriteLock lock = new ReentrantReadWriteLock();
+  private volatile boolean loaded;
   private final List<Consumer<@Nullable PersonId>> listeners = new CopyOnWriteArrayList<>();
 
   Contacts(ContactStore store, MovableClock clock, OfficeData office, DirectionsStore directions) {
@@ -49,8 +73,56 @@ public class Contacts {
     this.clock = clock;
     this.book = new ContactBook(office.region());
     store.forget(clock.instant().minus(KEPT_AFTER_REMOVAL));
-    store.all(book::put);
     directions.know(this::companies);
+    awaitThoseOfASmallOffice(load());
+  }
+
+  /** A hundred thousand take half a minute, for which no call waits. */
+  private CompletableFuture<Void> load() {
+    ExecutorService loader = Executors.newSingleThreadExecutor(Threads.named("contacts"));
+    CompletableFuture<Void> loading = CompletableFuture.runAsync(this::loadAll, loader);
+    loader.shutdown();
+    return loading;
+  }
+
+  private void loadAll() {
+    List<Contact> some = new ArrayList<>();
+    Set<@Nullable PersonId> owners = new HashSet<>();
+    store.all(
+        contact -> {
+          some.add(contact);
+          owners.add(contact.owner());
+          if (some.size() >= LOADED_AT_ONCE) {
+            putAll(some);
+            some.clear();
+          }
+        });
+    putAll(some);
+    loaded = true;
+    owners.forEach(this::tell);
+  }
+
+  private static void awaitThoseOfASmallOffice(CompletableFuture<Void> loading) {
+    try {
+      loading.get(PATIENCE_SECONDS, TimeUnit.SECONDS);
+    } catch (TimeoutException e) {
+      LOG.info("There are many contacts: they become known while the server is at work");
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    } catch (ExecutionException e) {
+      throw new IllegalStateException("the contacts cannot be read", e.getCause());
+    }
+  }
+
+  /**
+   * Makes sure that all contacts are known, as they are soon after the start.
+   *
+   * @throws Problem when they are not yet
+   */
+  public void checkLoaded() {
+    if (!loaded) {
+      throw Problem.busy("CONTACTS_LOADING", TRY_AGAIN_SECONDS);
+    }
   }
 
   private Set<String> companies(PhoneNumber number, @Nullable PersonId viewer) {
@@ -98,8 +170,10 @@ public class Contacts {
    * Adds a contact.
    *
    * @param owner whose own it is to be; null for the whole office
+   * @throws Problem when there is no room for more
    */
   public Contact add(@Nullable PersonId owner, Card card, PersonId by) {
+    checkRoom(owner, 1);
     String uid = "urn:uuid:" + UUID.randomUUID();
     List<NewContact> added = List.of(new NewContact(uid, card));
     ContactId id = store.add(owner, added, by, clock.instant()).get(0);
@@ -108,6 +182,7 @@ public class Contacts {
 
   /** Adds many of one owner; nobody is told before {@link #tell}. */
   public List<Contact> addAll(@Nullable PersonId owner, List<NewContact> cards, PersonId by) {
+    checkRoom(owner, cards.size());
     List<ContactId> ids = store.add(owner, cards, by, clock.instant());
     List<Contact> contacts = new ArrayList<>(ids.size());
     for (int i = 0; i < ids.size(); i++) {
@@ -115,6 +190,22 @@ public class Contacts {
     }
     putAll(contacts);
     return contacts;
+  }
+
+  /**
+   * Makes sure that so many more can be added.
+   *
+   * @throws Problem when there is no room for them
+   */
+  public void checkRoom(@Nullable PersonId owner, int more) {
+    int all = ask(ContactBook::size) + more;
+    int own = owner == null ? 0 : ask(known -> known.count(owner)) + more;
+    if (all > MOST || own > MOST_OF_ONE) {
+      throw new Problem(
+          HttpStatus.CONFLICT,
+          "CONTACTS_FULL",
+          Map.of("limit", Integer.toString(own > MOST_OF_ONE ? MOST_OF_ONE : MOST)));
+    }
   }
 
   public Contact change(Contact before, Card card, PersonId by) {

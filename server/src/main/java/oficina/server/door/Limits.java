@@ -11,6 +11,7 @@ import org.springframework.util.unit.DataSize;
  *
  * @param body the largest body of a request
  * @param upload the largest file
+ * @param uploads files one person may send at once after a pause, and then one each five seconds
  * @param address the longest address of a request, query included, in characters
  * @param requestsPerSecond for each sign-in, or each origin where nobody is signed in
  * @param burst how many may come at once after a pause
@@ -23,6 +24,7 @@ import org.springframework.util.unit.DataSize;
 public record Limits(
     @DefaultValue("64KB") DataSize body,
     @DefaultValue("32MB") DataSize upload,
+    @DefaultValue("30") int uploads,
     @DefaultValue("4000") int address,
     @DefaultValue("50") int requestsPerSecond,
     @DefaultValue("200") int burst,

@@ -2,7 +2,7 @@ package oficina.server.handset;
 
 import java.util.List;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import oficina.core.call.Party;
 import oficina.core.handset.Effect;
 import oficina.core.handset.Surroundings.Earlier;
@@ -24,12 +24,12 @@ import org.springframework.stereotype.Component;
 class Lookups {
   private static final Logger LOG = LoggerFactory.getLogger(Lookups.class);
   private static final int MOST = 20;
+  private static final int MOST_WAITING = 2_000;
 
   private final LastCalls calls;
   private final MessageCounts messages;
   private final Parties parties;
-  private final ExecutorService work =
-      Executors.newSingleThreadExecutor(Threads.named("telephones"));
+  private final ExecutorService work = Threads.one(MOST_WAITING, Threads.named("telephones"));
 
   Lookups(LastCalls calls, MessageCounts messages, Parties parties) {
     this.calls = calls;
@@ -39,14 +39,18 @@ class Lookups {
 
   /** Has something done there; what fails is logged, and keeps nothing else from being done. */
   void later(Runnable task) {
-    work.execute(
-        () -> {
-          try {
-            task.run();
-          } catch (RuntimeException e) {
-            LOG.warn("Something that a telephone wants could not be looked up", e);
-          }
-        });
+    try {
+      work.execute(
+          () -> {
+            try {
+              task.run();
+            } catch (RuntimeException e) {
+              LOG.warn("Something that a telephone wants could not be looked up", e);
+            }
+          });
+    } catch (RejectedExecutionException e) {
+      LOG.debug("Telephones want more than can be looked up");
+    }
   }
 
   Messages messages(PersonId person) {

@@ -10,7 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import oficina.server.json.CoreJson;
 import oficina.server.threads.Threads;
@@ -29,6 +30,10 @@ import tools.jackson.core.JacksonException;
  */
 public class Spool<L, M> {
   private static final Logger LOG = LoggerFactory.getLogger(Spool.class);
+
+  /** Of a disk that stands still: some minutes of ten recordings. */
+  private static final int MOST_WAITING = 2_000;
+
   private static final String SOUND = ".alaw";
   private static final String LABEL = ".json";
   private static final String MARKS = ".marks";
@@ -38,8 +43,9 @@ public class Spool<L, M> {
   private final Class<M> marks;
 
   /** One thing after the other: whoever records waits for no disk. */
-  private final ExecutorService work =
-      Executors.newSingleThreadExecutor(Threads.named("recordings"));
+  private final ExecutorService work = Threads.one(MOST_WAITING, Threads.named("recordings"));
+
+  private final AtomicBoolean failing = new AtomicBoolean();
 
   /**
    * @param path empty for one that ends with the process
@@ -59,14 +65,27 @@ public class Spool<L, M> {
   }
 
   private void later(String what, Task task) {
-    work.execute(
-        () -> {
-          try {
-            task.run();
-          } catch (IOException e) {
-            LOG.error("Could not {} in {}", what, directory, e);
-          }
-        });
+    try {
+      work.execute(() -> carryOut(what, task));
+    } catch (RejectedExecutionException e) {
+      tell(what, e);
+    }
+  }
+
+  private void carryOut(String what, Task task) {
+    try {
+      task.run();
+      failing.set(false);
+    } catch (IOException e) {
+      tell(what, e);
+    }
+  }
+
+  /** Once, until it goes again: a full disk fails each second for each recording. */
+  private void tell(String what, Exception e) {
+    if (!failing.getAndSet(true)) {
+      LOG.error("Could not {} in {}", what, directory, e);
+    }
   }
 
   /** Begins a recording in a place, or says anew whose it is. */

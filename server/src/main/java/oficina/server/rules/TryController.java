@@ -18,6 +18,7 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Station;
 import oficina.core.rules.Situation;
+import oficina.server.calls.Commands;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
@@ -110,7 +111,7 @@ class TryController {
             : tried.when().atZone(office.now().identity().zone()).toInstant();
     Command command = command(tried.caller(), tried.called(), called);
     Trial trial =
-        loop.ask(() -> loop.tryIt(command, when, tried.given(), called.employee())).join();
+        Commands.await(loop.ask(() -> loop.tryIt(command, when, tried.given(), called.employee())));
     return new TrialView(
         when,
         trial.stations().stream().map(each -> view(each, me)).toList(),

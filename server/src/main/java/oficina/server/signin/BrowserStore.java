@@ -1,6 +1,7 @@
 package oficina.server.signin;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.function.BiConsumer;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +31,26 @@ class BrowserStore {
             row -> {
               each.accept(row.getString("token_hash"), new PersonId(row.getLong("person_id")));
             });
+  }
+
+  /** Forgets those in which this person signed in longest ago, and returns them. */
+  @Transactional
+  public List<String> forgetOldest(PersonId person, int most) {
+    List<String> oldest =
+        jdbc.sql(
+                """
+                select token_hash from known_browser where person_id = ?
+                order by since desc limit 1000000 offset ?
+                """)
+            .params(person.value(), most)
+            .query(String.class)
+            .list();
+    oldest.forEach(
+        each ->
+            jdbc.sql("delete from known_browser where person_id = ? and token_hash = ?")
+                .params(person.value(), each)
+                .update());
+    return oldest;
   }
 
   void failed(PersonId person, String place, String browserHash, Instant at) {

@@ -14,6 +14,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class KnownBrowsers {
+  /** Nobody works in more; each one that is not shown a cookie from before is a new one. */
+  private static final int MOST_OF_ONE = 50;
+
   private final BrowserStore store;
   private final MovableClock clock;
   private final Map<String, Set<PersonId>> known = new ConcurrentHashMap<>();
@@ -26,6 +29,15 @@ class KnownBrowsers {
 
   private void remember(String browserHash, PersonId person) {
     known.computeIfAbsent(browserHash, hash -> ConcurrentHashMap.newKeySet()).add(person);
+  }
+
+  private void forget(String browserHash, PersonId person) {
+    known.computeIfPresent(
+        browserHash,
+        (hash, people) -> {
+          people.remove(person);
+          return people.isEmpty() ? null : people;
+        });
   }
 
   /** Whether anybody has signed in in it. */
@@ -51,6 +63,7 @@ class KnownBrowsers {
   BrowserStore.@Nullable Failed signedIn(PersonId person, String browserHash) {
     BrowserStore.Failed failed = store.signedIn(person, browserHash, clock.instant());
     remember(browserHash, person);
+    store.forgetOldest(person, MOST_OF_ONE).forEach(each -> forget(each, person));
     return failed;
   }
 }

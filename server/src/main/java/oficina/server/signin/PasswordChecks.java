@@ -5,12 +5,11 @@ import java.lang.management.ManagementFactory;
 import java.lang.management.ThreadMXBean;
 import java.time.Duration;
 import java.util.Map;
-import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.RejectedExecutionException;
-import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
@@ -35,14 +34,7 @@ class PasswordChecks {
 
   private final Duration patience;
   private final Map<String, Integer> waiting = new ConcurrentHashMap<>();
-  private final ThreadPoolExecutor checks =
-      new ThreadPoolExecutor(
-          1,
-          1,
-          0,
-          TimeUnit.SECONDS,
-          new ArrayBlockingQueue<>(WAITING),
-          Threads.beside("passwords"));
+  private final ExecutorService checks = Threads.one(WAITING, Threads.beside("passwords"));
 
   PasswordChecks() {
     this(PATIENCE);

@@ -15,6 +15,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import oficina.core.people.PersonId;
 import oficina.server.door.Limits;
 import oficina.server.office.OfficeData;
@@ -39,6 +40,7 @@ public class SignIns {
 
   private static final int HOUSEKEEPING_SECONDS = 60;
   private static final int LONGEST_AGENT = 300;
+  private static final int MOST_OF_ONE = 50;
 
   private final SignInStore store;
   private final Limits limits;
@@ -85,7 +87,18 @@ public class SignIns {
             UUID.randomUUID().toString(), Tokens.hash(token), employee, now, now, place, shortened);
     store.add(signIn);
     keep(signIn);
+    endOldest(employee.id());
     return token;
+  }
+
+  /** Nobody works in more browsers; whoever signs in again and again takes no room for that. */
+  private void endOldest(PersonId person) {
+    List<SignIn> all = of(person);
+    if (all.size() > MOST_OF_ONE) {
+      Set<String> oldest =
+          all.subList(MOST_OF_ONE, all.size()).stream().map(SignIn::id).collect(Collectors.toSet());
+      end(each -> oldest.contains(each.id()));
+    }
   }
 
   private void keep(SignIn signIn) {

@@ -3,10 +3,8 @@ package oficina.server.softphone;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.Set;
-import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.RejectedExecutionException;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
 import oficina.core.people.PersonId;
 import oficina.server.threads.Threads;
 import org.slf4j.Logger;
@@ -28,14 +26,8 @@ final class Handshakes {
   /** The oldest first. */
   private final Set<PageConnection> underWay = new LinkedHashSet<>();
 
-  private final ThreadPoolExecutor afterwards =
-      new ThreadPoolExecutor(
-          1,
-          1,
-          0,
-          TimeUnit.SECONDS,
-          new ArrayBlockingQueue<>(MOST_AFTERWARDS),
-          Threads.named("sound-handshakes"));
+  private final ExecutorService afterwards =
+      Threads.one(MOST_AFTERWARDS, Threads.named("sound-handshakes"));
 
   /** Begins one. Whoever gives way to it has failed. */
   synchronized void begin(PageConnection whose, Runnable shake) {

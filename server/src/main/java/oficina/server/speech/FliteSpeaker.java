@@ -8,12 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
-import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.RejectedExecutionException;
-import java.util.concurrent.ThreadFactory;
-import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import oficina.core.sound.BadSoundException;
@@ -45,20 +42,15 @@ class FliteSpeaker implements Speaker {
   private record Said(Voice voice, String text) {}
 
   private final ExecutorService forCalls =
-      one(MOST_WAITING_FOR_CALLS, Threads.named("speech-for-calls"));
+      Threads.one(MOST_WAITING_FOR_CALLS, Threads.named("speech-for-calls"));
   private final ExecutorService forPreviews =
-      one(MOST_WAITING_FOR_PREVIEWS, Threads.beside("speech-for-previews"));
+      Threads.one(MOST_WAITING_FOR_PREVIEWS, Threads.beside("speech-for-previews"));
   private final AsyncCache<Said, short[]> said =
       Caffeine.newBuilder()
           .maximumWeight(KEPT_SAMPLES)
           .weigher((Said text, short[] samples) -> samples.length)
           .buildAsync();
   private final AtomicBoolean failed = new AtomicBoolean();
-
-  private static ExecutorService one(int waiting, ThreadFactory thread) {
-    return new ThreadPoolExecutor(
-        1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(waiting), thread);
-  }
 
   @Override
   public CompletableFuture<short[]> say(Voice voice, String text, For whom) {
@@ -69,7 +61,7 @@ class FliteSpeaker implements Speaker {
               (what, any) -> CompletableFuture.supplyAsync(() -> speak(what), work))
           .thenApply(samples -> samples == null ? new short[0] : samples);
     } catch (RejectedExecutionException e) {
-      LOG.warn("More is to be spoken than can be: a sentence was left out");
+      tell("more is to be spoken than can be");
       return CompletableFuture.completedFuture(new short[0]);
     }
   }
@@ -100,9 +92,7 @@ class FliteSpeaker implements Speaker {
       failed.set(false);
       return samples;
     } catch (IOException e) {
-      if (!failed.getAndSet(true)) {
-        LOG.warn("This machine cannot speak now (Debian's flite): {}", e.getMessage());
-      }
+      tell(String.valueOf(e.getMessage()));
       return null;
     } catch (BadSoundException e) {
       LOG.warn("A sentence could not be spoken: {}", e.reason());
@@ -112,6 +102,13 @@ class FliteSpeaker implements Speaker {
       return null;
     } finally {
       delete(file);
+    }
+  }
+
+  /** Once, until it goes again. */
+  private void tell(String why) {
+    if (!failed.getAndSet(true)) {
+      LOG.warn("This machine (Debian's flite) cannot speak now: {}", why);
     }
   }
 

@@ -1,10 +1,24 @@
 package oficina.server.threads;
 
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadFactory;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 
 /** Makes threads that have a name and do not keep the process alive. */
 public final class Threads {
   private Threads() {}
+
+  /**
+   * One thread that does one thing after the other, of which only so many wait; what is too much is
+   * rejected ({@link RejectedExecutionException}).
+   */
+  public static ExecutorService one(int mostWaiting, ThreadFactory thread) {
+    return new ThreadPoolExecutor(
+        1, 1, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(mostWaiting), thread);
+  }
 
   /** For work that is to be done when it comes. */
   public static ThreadFactory named(String name) {

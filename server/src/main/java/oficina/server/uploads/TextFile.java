@@ -11,6 +11,7 @@ import java.nio.file.Path;
 
 /** A file of text, in whichever letters it was written. */
 public final class TextFile {
+  private static final Charset OLDER = StandardCharsets.ISO_8859_1;
   private static final int PIECE = 8_192;
 
   private TextFile() {}
@@ -19,8 +20,6 @@ public final class TextFile {
   public static Reader open(Path file) throws IOException {
     return Files.newBufferedReader(file, isUtf8(file) ? StandardCharsets.UTF_8 : OLDER);
   }
-
-  private static final Charset OLDER = StandardCharsets.ISO_8859_1;
 
   private static boolean isUtf8(Path file) throws IOException {
     char[] piece = new char[PIECE];

@@ -18,8 +18,12 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import oficina.core.people.PersonId;
+import oficina.server.door.Limits;
+import oficina.server.door.TokenBuckets;
 import oficina.server.problems.Problem;
 import oficina.server.threads.Threads;
+import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -40,14 +44,22 @@ public class Uploads {
   private static final int SLOWEST_BYTES_PER_SECOND = 32_000;
 
   private static final Duration TIME_TO_BEGIN = Duration.ofSeconds(10);
-  private static final Duration LONGEST_READING = Duration.ofSeconds(60);
+  private static final Duration LONGEST_READING = Duration.ofMinutes(3);
   private static final int TRY_AGAIN_SECONDS = 5;
+  private static final double ONE_EACH_FIVE_SECONDS = 0.2;
   private static final int PIECE = 64 * 1024;
 
+  private final MovableClock clock;
+  private final TokenBuckets sent;
   private final Set<PersonId> underWay = ConcurrentHashMap.newKeySet();
   private final Semaphore places = new Semaphore(AT_ONCE);
   private final ExecutorService reading =
       Executors.newSingleThreadExecutor(Threads.beside("uploads"));
+
+  Uploads(Limits limits, MovableClock clock) {
+    this.clock = clock;
+    this.sent = new TokenBuckets(limits.uploads(), ONE_EACH_FIVE_SECONDS);
+  }
 
   /** What is made of a file. */
   @FunctionalInterface
@@ -67,6 +79,10 @@ public class Uploads {
    *     are too many
    */
   public <T> T read(PersonId by, HttpServletRequest request, Reading<T> into) throws IOException {
+    Duration wait = sent.take(by.toString(), clock.instant());
+    if (!wait.isZero()) {
+      throw Problem.tooMany("TOO_MANY_UPLOADS", (int) wait.toSeconds() + 1);
+    }
     if (!underWay.add(by)) {
       throw Problem.tooMany("UPLOAD_UNDER_WAY", TRY_AGAIN_SECONDS);
     }
@@ -136,7 +152,7 @@ public class Uploads {
     }
   }
 
-  private void leave(PersonId by, @org.jspecify.annotations.Nullable Path file) {
+  private void leave(PersonId by, @Nullable Path file) {
     places.release();
     underWay.remove(by);
     try {

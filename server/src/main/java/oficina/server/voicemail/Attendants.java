@@ -17,6 +17,7 @@ import oficina.core.state.Connection;
 import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.FewEvents;
+import oficina.server.door.PerSecond;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.sound.EndId;
@@ -32,6 +33,9 @@ import org.springframework.stereotype.Component;
 @Component
 class Attendants implements ExchangeListener {
   private static final Duration PATIENCE = Duration.ofMinutes(1);
+
+  /** Each may have a message read from the database: nobody keeps others from hearing theirs. */
+  private static final int KEYS_PER_SECOND = 20;
 
   private final SoundEngine engine;
   private final ExchangeLoop loop;
@@ -52,6 +56,7 @@ class Attendants implements ExchangeListener {
     private final EndId.Machine id;
     private final AttendantEnd end = new AttendantEnd();
     private final ReadingOut.Conversation conversation;
+    private final PerSecond fingers = new PerSecond(KEYS_PER_SECOND);
     private int keys;
 
     Session(EndId.Machine id, @Nullable PersonId caller, String place) {
@@ -64,7 +69,10 @@ class Attendants implements ExchangeListener {
 
     void pressed(String digits) {
       keys++;
-      work.execute(() -> digits.chars().forEach(key -> conversation.pressed((char) key)));
+      digits
+          .chars()
+          .filter(key -> fingers.allows())
+          .forEach(key -> work.execute(() -> conversation.pressed((char) key)));
       awaitKeys();
     }
 

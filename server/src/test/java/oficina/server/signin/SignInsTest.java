@@ -28,6 +28,7 @@ class SignInsTest {
       new Limits(
           DataSize.ofKilobytes(64),
           DataSize.ofMegabytes(1),
+          30,
           4_000,
           10,
           20,

@@ -170,7 +170,7 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
   }
 
   /** Begins to shake hands, and says no more. */
-  void beginToConnect() throws IOException {
+  public void beginToConnect() throws IOException {
     if (ask(serverPassword) == null) {
       throw new IOException("no way was found");
     }

@@ -1,4 +1,4 @@
-package oficina.server.history;
+package oficina.server.calls;
 
 import java.util.Optional;
 import oficina.core.call.CallId;
@@ -6,6 +6,7 @@ import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.history.HistoryStore;
 import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -38,8 +39,7 @@ public class OwnCalls {
    * @throws Problem when it is no call of theirs
    */
   public Party party(PersonId person, CallId id) {
-    return loop.ask(() -> inHand(person, id))
-        .join()
+    return Commands.await(loop.ask(() -> inHand(person, id)))
         .or(() -> history.part(person, id).map(part -> part.other()))
         .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_CALL"));
   }
