@@ -22,6 +22,7 @@ export function ImportPreview({ read, onTaken, onError }: Props) {
   const [chosen, setChosen] = useState<Record<string, Doubtful>>({});
   const [others, setOthers] = useState<Doubtful>('MERGE');
   const { counts, doubtful, bad, fresh } = read;
+  const rest = bad.find((each) => each.flaw === 'REST_NOT_READ');
   const { run, busy } = useOnce(
     useCallback(async () => {
       try {
@@ -82,15 +83,19 @@ export function ImportPreview({ read, onTaken, onError }: Props) {
       {bad.length > 0 && (
         <section aria-label={t('contacts.import.bad')} className="mb-4">
           <h3 className="mb-1 font-bold">{t('contacts.import.bad')}</h3>
-          <ul className="max-h-52 overflow-y-auto text-sm">
-            {bad.map((each) => (
-              <li key={each.line} className="py-0.5">
-                <span className="font-semibold">
-                  {t('contacts.import.line', { line: each.line })}
-                </span>{' '}
-                {t(`problem.CARD_${each.flaw}`, { what: each.what })}
-              </li>
-            ))}
+          {rest && (
+            <p role="alert" className="text-error mb-1 text-sm font-semibold">
+              <BadLine card={rest} />
+            </p>
+          )}
+          <ul className="max-h-52 overflow-y-auto text-sm wrap-anywhere">
+            {bad
+              .filter((each) => each !== rest)
+              .map((each) => (
+                <li key={each.line} className="py-0.5">
+                  <BadLine card={each} />
+                </li>
+              ))}
           </ul>
         </section>
       )}
@@ -106,6 +111,16 @@ export function ImportPreview({ read, onTaken, onError }: Props) {
           {t('contacts.import.take', { count: read.of })}
         </button>
       )}
+    </>
+  );
+}
+
+function BadLine({ card }: { card: ContactImport['bad'][number] }) {
+  const { t } = useTranslation();
+  return (
+    <>
+      <span className="font-semibold">{t('contacts.import.line', { line: card.line })}</span>{' '}
+      {t(`problem.CARD_${card.flaw}`, { what: card.what })}
     </>
   );
 }

@@ -77,14 +77,16 @@ const engine = new AudioContext();
 
 if (engine.state === 'suspended') {
   useSound.setState({ blocked: true });
+  const untilTouched = new AbortController();
   const touched = () => {
+    untilTouched.abort();
     void engine.resume().then(() => {
       useSound.setState({ blocked: false });
       void engine.close();
     });
   };
-  window.addEventListener('pointerdown', touched, { once: true });
-  window.addEventListener('keydown', touched, { once: true });
+  window.addEventListener('pointerdown', touched, { signal: untilTouched.signal });
+  window.addEventListener('keydown', touched, { signal: untilTouched.signal });
 } else {
   void engine.close();
 }

@@ -131,7 +131,7 @@ export function BlocksSheet({ what, onClose }: Props) {
           {t('blocks.restFrom', { line: done.restFrom })}
         </p>
       )}
-      <ul className="text-error max-h-40 overflow-y-auto text-sm">
+      <ul className="text-error max-h-40 overflow-y-auto text-sm wrap-anywhere">
         {done?.bad.map((each) => (
           <li key={each.line}>{t('blocks.bad', each)}</li>
         ))}

@@ -122,6 +122,24 @@ class SpeedDialTest {
     Locator sheet = lotte.page.getByRole(AriaRole.DIALOG);
     assertThat(sheet).containsText("1 new");
     assertThat(sheet).containsText("Line 3: “call me” is no telephone number.");
+    lotte.press("Escape");
+    lotte.button("Read a file in").click();
+    lotte
+        .page
+        .getByLabel("Choose a file")
+        .setInputFiles(
+            new FilePayload(
+                "nonsense.vcf",
+                "text/vcard",
+                "no card\n".repeat(5_000).getBytes(StandardCharsets.UTF_8)));
+    assertThat(sheet).containsText("Line 2001: From here on the file was not read");
+    lotte.press("Escape");
+    lotte.button("Read a file in").click();
+    field(lotte, "Mine alone: nobody else sees or finds them").check();
+    lotte
+        .page
+        .getByLabel("Choose a file")
+        .setInputFiles(new FilePayload("c.csv", "text/csv", file.getBytes(StandardCharsets.UTF_8)));
     lotte.button("Take 1 card over").click();
     assertThat(sheet).containsText("All 1 are taken over.");
     lotte.press("Escape");
