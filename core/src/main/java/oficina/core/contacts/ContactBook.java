@@ -34,7 +34,6 @@ public final class ContactBook {
   private final Region region;
   private final int many;
   private final Map<ContactId, Listed> byId = new HashMap<>();
-  private final Map<PersonId, Integer> owned = new HashMap<>();
   private final Map<PhoneNumber, List<Listed>> byNumber = new HashMap<>();
   private final Map<String, List<Listed>> byUid = new HashMap<>();
   private final TreeSet<Listed> byName = new TreeSet<>(Listed.BY_NAME);
@@ -67,7 +66,8 @@ public final class ContactBook {
 
   /** How many are this person's own. */
   public int count(PersonId owner) {
-    return owned.getOrDefault(owner, 0);
+    return (int)
+        byId.values().stream().filter(each -> owner.equals(each.contact().owner())).count();
   }
 
   public @Nullable Contact get(ContactId id, PersonId viewer) {
@@ -96,7 +96,6 @@ public final class ContactBook {
     taken.set(slot);
     Listed listed = Listed.of(slot, contact, region);
     byId.put(contact.id(), listed);
-    count(contact.owner(), 1);
     byName.add(listed);
     each(listed, Postings::add);
     for (String digits : listed.digits()) {
@@ -110,7 +109,6 @@ public final class ContactBook {
   public void remove(ContactId id) {
     Listed listed = byId.remove(id);
     if (listed != null) {
-      count(listed.contact().owner(), -1);
       byName.remove(listed);
       each(listed, Postings::remove);
       for (String digits : listed.digits()) {
@@ -119,12 +117,6 @@ public final class ContactBook {
       numbers(listed.contact()).forEach(number -> take(byNumber, number, listed));
       take(byUid, listed.contact().uid(), listed);
       taken.clear(listed.slot());
-    }
-  }
-
-  private void count(@Nullable PersonId owner, int more) {
-    if (owner != null) {
-      owned.merge(owner, more, Integer::sum);
     }
   }
 

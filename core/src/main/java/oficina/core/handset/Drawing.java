@@ -10,11 +10,12 @@ import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
+import oficina.core.seen.Standpoint;
+import oficina.core.seen.Standpoint.Phase;
 import oficina.core.sound.Cadence;
 import oficina.core.sound.Tones;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ConnectionState;
 import org.jspecify.annotations.Nullable;
 
 /** Draws up what is to be seen and heard of a telephone. */
@@ -124,28 +125,13 @@ final class Drawing {
   }
 
   private static String phase(Call call, Connection mine) {
-    if (mine.rings()) {
-      return call.ringsBackAt(mine) ? "CALL_RINGS_BACK" : "CALL_RINGS";
-    }
-    if (call.failure() != null) {
-      return "CALL_FAILED";
-    }
-    if (call.mailbox() != null) {
-      return "CALL_MESSAGE";
-    }
-    if (mine.state() == ConnectionState.HOLD) {
-      return mine.reminded() ? "CALL_HELD_LONG" : "CALL_HELD";
-    }
-    if (call.conference()) {
-      return "CALL_CONFERENCE";
-    }
-    if (!call.conversation()) {
-      return call.in(ConnectionState.ALERTING).isEmpty() ? "CALL_DIALLING" : "CALL_CALLING";
-    }
-    Connection opposite = call.opposite(mine.leg());
-    boolean held = opposite != null && opposite.state() == ConnectionState.HOLD;
-    boolean away = opposite != null && !opposite.attended();
-    return away ? "CALL_UNATTENDED" : held ? "CALL_WAITING" : "CALL_TALKING";
+    Phase phase = Standpoint.of(call, mine);
+    return switch (phase) {
+      case RINGING -> call.ringsBackAt(mine) ? "CALL_RINGS_BACK" : "CALL_RINGS";
+      case HELD -> mine.reminded() ? "CALL_HELD_LONG" : "CALL_HELD";
+      case TALKING -> call.conference() ? "CALL_CONFERENCE" : "CALL_TALKING";
+      default -> "CALL_" + phase;
+    };
   }
 
   private void entry(Entry entry) {

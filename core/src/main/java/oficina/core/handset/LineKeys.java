@@ -7,11 +7,11 @@ import oficina.core.exchange.Called;
 import oficina.core.office.Office;
 import oficina.core.people.Group;
 import oficina.core.people.PersonId;
+import oficina.core.seen.Lamp;
+import oficina.core.seen.LineUse;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Lamp;
-import oficina.core.state.LineUse;
 import org.jspecify.annotations.Nullable;
 
 /** What the keys with a lamp stand for, and how their lamps burn. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import oficina.core.call.Party;
 import oficina.core.history.Segment.Kind;
+import oficina.core.seen.Standpoint;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -93,35 +94,24 @@ public final class CallCourse {
   }
 
   private static Segment phase(Call call, Instant at) {
-    if (call.failure() != null) {
-      return new Segment(Kind.REFUSED, List.of(call.called()), at, null);
-    }
-    if (call.mailbox() != null) {
-      return new Segment(Kind.MESSAGE, List.of(call.mailbox().party()), at, null);
-    }
-    if (call.standIn() != null) {
-      return new Segment(Kind.WELCOMED, List.of(call.standIn().party()), at, null);
-    }
-    if (call.waitsInSlot()) {
-      return new Segment(Kind.PARKED, List.of(new Party.Slot(call.parked().slot())), at, null);
-    }
-    if (call.conference()) {
-      return new Segment(Kind.CONFERENCE, parties(call, Connection::answered), at, null);
-    }
-    if (!call.conversation()) {
-      List<Party> ringing = parties(call, Connection::rings);
-      return ringing.isEmpty()
-          ? new Segment(
-              Kind.DIALLING, parties(call, c -> c.state() == ConnectionState.INITIATED), at, null)
-          : new Segment(Kind.RINGING, ringing, at, null);
-    }
-    List<Party> lost = parties(call, c -> !c.attended());
-    if (!lost.isEmpty()) {
-      return new Segment(Kind.UNATTENDED, lost, at, null);
-    }
-    boolean held = call.connections().stream().anyMatch(c -> c.state() == ConnectionState.HOLD);
-    return new Segment(
-        held ? Kind.HELD : Kind.TALKING, parties(call, Connection::answered), at, null);
+    return switch (Standpoint.whole(call)) {
+      case FAILED -> new Segment(Kind.REFUSED, List.of(call.called()), at, null);
+      case MESSAGE -> new Segment(Kind.MESSAGE, List.of(call.mailbox().party()), at, null);
+      case WELCOMED -> new Segment(Kind.WELCOMED, List.of(call.standIn().party()), at, null);
+      case PARKED ->
+          new Segment(Kind.PARKED, List.of(new Party.Slot(call.parked().slot())), at, null);
+      case CONFERENCE -> of(Kind.CONFERENCE, call, Connection::answered, at);
+      case DIALLING ->
+          of(Kind.DIALLING, call, each -> each.state() == ConnectionState.INITIATED, at);
+      case RINGING -> of(Kind.RINGING, call, Connection::rings, at);
+      case UNATTENDED -> of(Kind.UNATTENDED, call, each -> !each.attended(), at);
+      case HELD -> of(Kind.HELD, call, Connection::answered, at);
+      case TALKING -> of(Kind.TALKING, call, Connection::answered, at);
+    };
+  }
+
+  private static Segment of(Kind kind, Call call, Predicate<Connection> who, Instant at) {
+    return new Segment(kind, parties(call, who), at, null);
   }
 
   private static List<Party> parties(Call call, Predicate<Connection> wanted) {

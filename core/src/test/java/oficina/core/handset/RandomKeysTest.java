@@ -11,6 +11,7 @@ import oficina.core.call.CallId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
 import oficina.core.people.PersonId;
+import oficina.core.seen.Standpoint;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -40,7 +41,7 @@ class RandomKeysTest {
 
   private static void take(Random random, Scene scene, Desk desk) {
     PersonId other = EVERYBODY.get(1 + random.nextInt(EVERYBODY.size() - 1));
-    switch (random.nextInt(14)) {
+    switch (random.nextInt(15)) {
       case 0 -> scene.arrive(DOV, "+441914980201");
       case 1 -> scene.tryCall(other, "201");
       case 2, 3 -> ringing(scene, other).forEach(call -> scene.answer(call, other));
@@ -60,6 +61,10 @@ class RandomKeysTest {
       case 8 ->
           ringing(scene, INES)
               .forEach(call -> scene.run(new Command.Answer(call, INES, Desk.DEVICE)));
+      case 9 ->
+          scene.exchange.state().inHand(other).stream()
+              .findFirst()
+              .ifPresent(call -> scene.run(new Command.Park(call, other, null, null, "")));
       default -> desk.press(anyKey(random));
     }
   }
@@ -99,9 +104,30 @@ class RandomKeysTest {
             .map(desk::state)
             .anyMatch(call -> call.of(INES).rings() && !call.of(INES).silenced());
     assertThat(panel.sounds().ring() != Panel.Ring.NOT).as("it rings").isEqualTo(rings);
+    List<String> stands =
+        desk.exchange().state().inHand(INES).stream()
+            .map(desk::state)
+            .map(call -> code(call, call.of(INES)))
+            .toList();
+    assertThat(stands)
+        .as("calls stand as they do on the screen")
+        .containsAll(
+            panel.display().stream()
+                .map(Panel.Line::code)
+                .filter(code -> code.startsWith("CALL_"))
+                .map(code -> code.replace("_RINGS_BACK", "_RINGS").replace("_LONG", ""))
+                .toList());
     if (panel.sounds().lifted()) {
       assertThat(panel.sounds().path()).isNotEqualTo(Panel.Path.NONE);
     }
+  }
+
+  private static String code(Call call, Connection mine) {
+    return switch (Standpoint.of(call, mine)) {
+      case RINGING -> "CALL_RINGS";
+      case TALKING -> call.conference() ? "CALL_CONFERENCE" : "CALL_TALKING";
+      default -> "CALL_" + Standpoint.of(call, mine);
+    };
   }
 
   private static boolean connected(Connection mine) {

@@ -7,6 +7,7 @@ import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.exchange.Offers;
 import oficina.core.history.Part.Direction;
+import oficina.core.seen.Standpoint.Phase;
 import oficina.core.state.Device;
 import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
@@ -123,29 +124,6 @@ public record CallView(
       @Schema(nullable = true) @Nullable String announces,
       boolean aside,
       @Schema(nullable = true) @Nullable String partner) {}
-
-  /** What goes on in it, seen from its owner. */
-  public enum Phase {
-    /** The network is setting it up. */
-    DIALLING,
-    /** It rings at the other end. */
-    CALLING,
-    /** It rings here. */
-    RINGING,
-    TALKING,
-    /** The owner put it on hold. */
-    HELD,
-    /** The other end put it on hold. */
-    WAITING,
-    /** Nobody is at the other end any more. */
-    UNATTENDED,
-    /** It cannot be completed. */
-    FAILED,
-    /** The owner leaves a message in a mailbox. */
-    MESSAGE,
-    /** The owner has sent it on, and nobody has answered yet. */
-    SENT
-  }
 
   /**
    * A call that came back.

@@ -12,6 +12,8 @@ import oficina.core.history.CallRecord;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
+import oficina.core.seen.Standpoint;
+import oficina.core.seen.Standpoint.Phase;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -19,7 +21,6 @@ import oficina.core.state.Device;
 import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
-import oficina.server.desk.CallView.Phase;
 import oficina.server.history.SegmentView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
@@ -71,7 +72,7 @@ class CallViews {
             returned(call, own),
             call.ringsBackAt(own)),
         new CallView.Stand(
-            phase(call, own),
+            Standpoint.of(call, own),
             call.began(),
             since(own, record),
             heldBefore(record, person),
@@ -106,7 +107,7 @@ class CallViews {
         parties.view(theirs.party(), person),
         mine,
         parties.view(call.otherFor(acted.holder()), person, call.id()),
-        phase(call, theirs),
+        Standpoint.of(call, theirs),
         since(theirs, record),
         acted.service());
   }
@@ -223,37 +224,6 @@ class CallViews {
   private PartyView other(Call call, Connection own) {
     PersonId viewer = own.party().employee();
     return parties.view(call.otherFor(viewer), viewer, call.id());
-  }
-
-  private static Phase phase(Call call, Connection own) {
-    if (own.rings()) {
-      return Phase.RINGING;
-    }
-    if (call.failure() != null) {
-      return Phase.FAILED;
-    }
-    if (call.mailbox() != null) {
-      return Phase.MESSAGE;
-    }
-    if (own.state() == ConnectionState.HOLD && call.answered() != null) {
-      return Phase.HELD;
-    }
-    if (call.parked() != null) {
-      return Phase.WAITING;
-    }
-    if (!call.conversation()) {
-      boolean rings = call.connections().stream().anyMatch(Connection::rings);
-      return rings ? Phase.CALLING : Phase.DIALLING;
-    }
-    List<Connection> others =
-        call.connections().stream()
-            .filter(connection -> connection.leg() != own.leg() && connection.answered())
-            .toList();
-    if (others.stream().noneMatch(Connection::attended)) {
-      return Phase.UNATTENDED;
-    }
-    boolean held = others.stream().allMatch(each -> each.state() == ConnectionState.HOLD);
-    return held ? Phase.WAITING : Phase.TALKING;
   }
 
   private static Instant since(Connection own, CallRecord record) {

@@ -3,7 +3,7 @@ package oficina.server.desk;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import oficina.core.exchange.ActedFor;
-import oficina.server.desk.CallView.Phase;
+import oficina.core.seen.Standpoint.Phase;
 import oficina.server.people.PartyView;
 import org.jspecify.annotations.Nullable;
 

@@ -5,7 +5,7 @@ import java.time.Instant;
 import oficina.core.numbers.Region;
 import oficina.core.people.Person;
 import oficina.core.people.Status;
-import oficina.core.state.Lamp;
+import oficina.core.seen.Lamp;
 import org.jspecify.annotations.Nullable;
 
 /**

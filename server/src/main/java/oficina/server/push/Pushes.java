@@ -14,7 +14,7 @@ import oficina.core.call.CallId;
 import oficina.core.notices.Notice;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.core.state.Lamp;
+import oficina.core.seen.Lamp;
 import oficina.server.desk.DeskFeed;
 import oficina.server.desk.DeskView;
 import oficina.server.desk.Shelf;

@@ -1,10 +1,14 @@
-package oficina.core.state;
+package oficina.core.seen;
 
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.Device;
+import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
 
 /**

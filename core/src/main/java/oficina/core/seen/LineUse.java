@@ -1,4 +1,4 @@
-package oficina.core.state;
+package oficina.core.seen;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -9,6 +9,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.people.Group;
 import oficina.core.people.PersonId;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,4 +1,4 @@
-package oficina.core.state;
+package oficina.core.seen;
 
 import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
@@ -11,7 +11,8 @@ import oficina.core.call.DeviceId;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
 import oficina.core.people.Group;
-import oficina.core.state.Lamp.Light;
+import oficina.core.seen.Lamp.Light;
+import oficina.core.state.Device;
 import org.junit.jupiter.api.Test;
 
 /** What everybody sees of somebody, from their devices and calls alone. */

@@ -1,0 +1,73 @@
+package oficina.core.seen;
+
+import static oficina.core.TestOffice.BRAM;
+import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.TOMASZ;
+import static oficina.core.TestOffice.ZOE;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import oficina.core.call.CallId;
+import oficina.core.call.DeviceId;
+import oficina.core.exchange.Command;
+import oficina.core.exchange.Scene;
+import oficina.core.people.PersonId;
+import oficina.core.seen.Standpoint.Phase;
+import oficina.core.seen.Standpoint.Whole;
+import oficina.core.state.Call;
+import org.junit.jupiter.api.Test;
+
+/** How a call stands for those who are in it. */
+class StandpointTest {
+  private final Scene scene = new Scene();
+
+  private Phase of(CallId id, PersonId person) {
+    Call call = scene.state(id);
+    return Standpoint.of(call, call.of(person));
+  }
+
+  private Whole whole(CallId id) {
+    return Standpoint.whole(scene.state(id));
+  }
+
+  @Test
+  void from_ringing_to_talking_and_who_holds_whom() {
+    CallId call = scene.call(BRAM, "221");
+    assertThat(of(call, BRAM)).isEqualTo(Phase.CALLING);
+    assertThat(of(call, TOMASZ)).isEqualTo(Phase.RINGING);
+    assertThat(whole(call)).isEqualTo(Whole.RINGING);
+    scene.answer(call, TOMASZ);
+    assertThat(of(call, BRAM)).isEqualTo(Phase.TALKING);
+    scene.run(new Command.Hold(call, TOMASZ));
+    assertThat(of(call, TOMASZ)).isEqualTo(Phase.HELD);
+    assertThat(of(call, BRAM)).isEqualTo(Phase.WAITING);
+    assertThat(whole(call)).isEqualTo(Whole.HELD);
+  }
+
+  /** A desk phone once showed that it was being dialled. */
+  @Test
+  void whoever_is_parked_waits() {
+    CallId call = scene.call(BRAM, "221");
+    scene.answer(call, TOMASZ);
+    scene.run(new Command.Park(call, TOMASZ, "62", ZOE, ""));
+    assertThat(of(call, BRAM)).isEqualTo(Phase.WAITING);
+    assertThat(whole(call)).isEqualTo(Whole.PARKED);
+    scene.wait(181); // it comes back
+    assertThat(of(call, BRAM)).isEqualTo(Phase.WAITING);
+    assertThat(of(call, TOMASZ)).isEqualTo(Phase.RINGING);
+  }
+
+  /** Nobody has been rung yet; and asked for a key at one's telephone outside one is not there. */
+  @Test
+  void at_a_telephone_outside_it_is_dialled_until_the_key_is_pressed() {
+    CallId call = scene.nextId();
+    scene.run(
+        new Command.MakeCall(
+            call, INES, DeviceId.OUTSIDE, scene.office.plan.interpret("221"), null));
+    assertThat(of(call, INES)).isEqualTo(Phase.DIALLING);
+    CallId line = scene.exchange.state().outsidePhone(INES).line();
+    scene.run(new Command.NetworkAnswers(line, 1));
+    scene.run(new Command.NetworkKeys(line, 1, "1"));
+    assertThat(of(call, INES)).isEqualTo(Phase.CALLING);
+    assertThat(whole(call)).isEqualTo(Whole.RINGING);
+  }
+}
