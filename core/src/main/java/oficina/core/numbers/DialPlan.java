@@ -67,6 +67,11 @@ public record DialPlan(Region region, String accessCode, Own own) {
   private static final Pattern SPELLED =
       Pattern.compile("\\+?[0-9][0-9()\\s\\p{Pd}]{2,}[A-Za-z][A-Za-z0-9\\s\\p{Pd}]{2,}");
 
+  /** The outside number that this text would call; null when it would call none. */
+  public @Nullable PhoneNumber outsideNumber(String typed) {
+    return interpret(typed) instanceof Dialled.Outside outside ? outside.number() : null;
+  }
+
   /**
    * What this text would call.
    *

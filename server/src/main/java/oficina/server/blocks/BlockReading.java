@@ -3,7 +3,7 @@ package oficina.server.blocks;
 import java.util.Map;
 import oficina.core.blocking.Block;
 import oficina.core.blocking.BlockList;
-import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
@@ -53,9 +53,10 @@ class BlockReading {
       }
       return new Block(0, owner, Block.Kind.BEGINNING, beginning, answer, note);
     }
-    if (office.plan().interpret(text) instanceof Dialled.Outside outside) {
-      return new Block(0, owner, Block.Kind.NUMBER, outside.number().e164(), answer, note);
+    PhoneNumber number = office.plan().outsideNumber(text);
+    if (number == null) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_NUMBER", Map.of("text", text));
     }
-    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_NUMBER", Map.of("text", text));
+    return new Block(0, owner, Block.Kind.NUMBER, number.e164(), answer, note);
   }
 }

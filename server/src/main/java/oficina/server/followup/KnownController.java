@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import oficina.core.contacts.Contact;
 import oficina.core.history.Part;
-import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.contacts.Contacts;
@@ -93,10 +92,10 @@ class KnownController {
   /** Of whoever has this number, and of the contact it belongs to. */
   @GetMapping("/api/known")
   KnownOf known(@AuthenticationPrincipal Employee me, @RequestParam @Size(max = 60) String number) {
-    if (!(office.plan().interpret(number) instanceof Dialled.Outside outside)) {
+    PhoneNumber wanted = office.plan().outsideNumber(number);
+    if (wanted == null) {
       return new KnownOf(List.of(), List.of(), List.of());
     }
-    PhoneNumber wanted = outside.number();
     List<Contact> all = contacts.ask(book -> book.at(wanted, me.id()));
     Set<PhoneNumber> numbers = new LinkedHashSet<>(Set.of(wanted));
     if (all.size() == 1) { // of several who share it nobody knows who it is

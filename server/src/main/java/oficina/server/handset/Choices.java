@@ -2,7 +2,6 @@ package oficina.server.handset;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
@@ -54,9 +53,10 @@ class Choices {
     if (typed == null || typed.isBlank()) {
       return null;
     }
-    if (office.plan().interpret(typed) instanceof Dialled.Outside outside) {
-      return outside.number();
+    PhoneNumber number = office.plan().outsideNumber(typed);
+    if (number == null) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OUTSIDE_NUMBER");
     }
-    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOT_AN_OUTSIDE_NUMBER");
+    return number;
   }
 }

@@ -116,10 +116,11 @@ class RulesReading {
   private Set<PhoneNumber> numbers(List<String> typed) {
     Set<PhoneNumber> numbers = new HashSet<>();
     for (String each : typed) {
-      if (!(office.plan().interpret(each) instanceof Dialled.Outside outside)) {
+      PhoneNumber number = office.plan().outsideNumber(each);
+      if (number == null) {
         throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_NUMBER", Map.of("text", each));
       }
-      numbers.add(outside.number());
+      numbers.add(number);
     }
     return numbers;
   }

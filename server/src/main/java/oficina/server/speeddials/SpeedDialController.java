@@ -8,7 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import oficina.core.contacts.ContactId;
-import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.contacts.Contacts;
@@ -152,10 +152,11 @@ class SpeedDialController {
     if (key.kind() != Kind.NUMBER) {
       return key.of();
     }
-    if (office.plan().interpret(key.of()) instanceof Dialled.Outside outside) {
-      return outside.number().e164();
+    PhoneNumber number = office.plan().outsideNumber(key.of());
+    if (number == null) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_TARGET");
     }
-    throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_TARGET");
+    return number.e164();
   }
 
   private static long identity(Key key) {

@@ -8,7 +8,6 @@ import java.util.concurrent.Executors;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
-import oficina.core.exchange.Decision;
 import oficina.core.exchange.Refusal;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
@@ -94,10 +93,14 @@ class Attendants implements ExchangeListener {
     }
 
     @Override
-    public boolean connect(PersonId owner, Dialled to) {
-      Decision decision =
-          loop.submit(new Command.AttendantConnects(id.call(), id.leg(), owner, to)).join();
-      return !(decision instanceof Refusal);
+    public void connect(PersonId owner, Dialled to, Runnable cannot) {
+      loop.submit(new Command.AttendantConnects(id.call(), id.leg(), owner, to))
+          .thenAccept(
+              decision -> {
+                if (decision instanceof Refusal) {
+                  work.execute(cannot);
+                }
+              });
     }
   }
 

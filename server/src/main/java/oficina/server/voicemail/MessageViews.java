@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.Party;
-import oficina.core.numbers.Dialled;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.SpokenNumbers;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
@@ -132,9 +132,9 @@ class MessageViews {
     List<Spoken> numbers = new ArrayList<>();
     List<String> words = transcript.words().stream().map(Transcriber.Word::text).toList();
     for (String digits : SpokenNumbers.in(words)) {
-      if (office.plan().interpret(digits) instanceof Dialled.Outside outside) {
-        Party party = new Party.Outside(outside.number());
-        numbers.add(new Spoken(parties.name(party), outside.number().e164()));
+      PhoneNumber number = office.plan().outsideNumber(digits);
+      if (number != null) {
+        numbers.add(new Spoken(parties.name(new Party.Outside(number)), number.e164()));
       }
     }
     return numbers;

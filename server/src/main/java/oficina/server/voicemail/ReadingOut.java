@@ -75,8 +75,12 @@ class ReadingOut {
   interface Line {
     void end();
 
-    /** Connects whoever listens with somebody, and says whether that was possible. */
-    boolean connect(PersonId owner, Dialled to);
+    /**
+     * Connects whoever listens with somebody. Nobody waits for it.
+     *
+     * @param cannot done on the attendants' thread when that is not possible
+     */
+    void connect(PersonId owner, Dialled to, Runnable cannot);
   }
 
   /**
@@ -137,7 +141,9 @@ class ReadingOut {
         }
       }
       if (!step.say().isEmpty()) {
-        List<CompletableFuture<short[]>> words = step.say().stream().map(this::spoken).toList();
+        Saying saying = new Saying();
+        List<CompletableFuture<short[]>> words =
+            step.say().stream().map(what -> what.accept(saying)).toList();
         say(words, over ? line::end : () -> {});
       }
     }
@@ -154,9 +160,7 @@ class ReadingOut {
           return true;
         }
         case CALL_BACK -> {
-          if (!callBack()) {
-            follow(menu.cannotCallBack());
-          }
+          callBack();
           return true;
         }
         case HEARD -> messages.heard(atHand().id(), mailbox(), owner, clock.instant());
@@ -207,20 +211,25 @@ class ReadingOut {
       return list.get(menu.at());
     }
 
-    private boolean callBack() {
+    private void callBack() {
       String dial = parties.dial(atHand().caller());
-      return dial != null && line.connect(owner, office.plan().interpret(dial));
+      Runnable cannot = () -> follow(menu.cannotCallBack());
+      if (dial == null) {
+        cannot.run();
+      } else {
+        line.connect(owner, office.plan().interpret(dial), () -> guarded(cannot));
+      }
     }
 
-    private CompletableFuture<short[]> spoken(Say what) {
-      if (what instanceof Say.Sound sound) {
-        long id = list.get(sound.message()).id();
-        return CompletableFuture.completedFuture(messages.samples(id));
+    /** Everything there is to say, as sound. */
+    private final class Saying implements Say.Cases<CompletableFuture<short[]>> {
+      @Override
+      public CompletableFuture<short[]> of(Say.Words words) {
+        return sentence(words.name());
       }
-      if (what instanceof Say.Head head) {
-        return text(head(list.get(head.message())));
-      }
-      if (what instanceof Say.Count count) {
+
+      @Override
+      public CompletableFuture<short[]> of(Say.Count count) {
         String name = count.fresh() > 0 ? "NEW" : count.all() > 0 ? "ONLY_OLD" : "NONE";
         return text(
             sentences
@@ -228,7 +237,17 @@ class ReadingOut {
                 .replace("{fresh}", Integer.toString(count.fresh()))
                 .replace("{all}", Integer.toString(count.all())));
       }
-      return sentence(((Say.Words) what).name());
+
+      @Override
+      public CompletableFuture<short[]> of(Say.Head head) {
+        return text(head(list.get(head.message())));
+      }
+
+      @Override
+      public CompletableFuture<short[]> of(Say.Sound sound) {
+        long id = list.get(sound.message()).id();
+        return CompletableFuture.completedFuture(messages.samples(id));
+      }
     }
 
     private CompletableFuture<short[]> sentence(String name) {

@@ -78,6 +78,7 @@ class IntrudersTest {
       page.sendRaw(new byte[] {(byte) 0x80, 111, 0, 1, 0, 0, 0, 0, 0, 0, 0, 0, 1});
       counts(port.refused().strangers, strangers);
       page.connect(); // with the right one it is found
+      repeats(page);
     }
   }
 
@@ -140,7 +141,9 @@ class IntrudersTest {
         page.beginToConnect();
       }
       counts(port.refused().handshakes, before + 7);
-      connected().close();
+      try (TestPage honest = connected()) {
+        repeats(honest);
+      }
       assertThat(port.refused().handshakes.get())
           .as("only those had to give way that were one too many of one person's")
           .isEqualTo(before + 8);
@@ -170,7 +173,9 @@ class IntrudersTest {
       page.sendRaw(new byte[] {22, 1}); // a step that is none, and another after the goodbye
       page.sayGoodbye();
     }
-    connected().close();
+    try (TestPage page = connected()) {
+      repeats(page);
+    }
   }
 
   @Test
