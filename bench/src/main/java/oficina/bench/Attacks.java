@@ -24,6 +24,7 @@ final class Attacks {
   private final ServerProcess server;
   private final List<Client> desks;
   private final Client honest;
+  private final Client called;
 
   /** How long each took whom nobody should keep waiting, in milliseconds. */
   private final List<Double> waited = Collections.synchronizedList(new ArrayList<>());
@@ -31,17 +32,20 @@ final class Attacks {
   /**
    * @param desks of whoever works meanwhile; the first ones attack
    * @param honest somebody who does not
+   * @param called a colleague whom they call now and then
    */
-  Attacks(ServerProcess server, List<Client> desks, Client honest) {
+  Attacks(ServerProcess server, List<Client> desks, Client honest, Client called) {
     this.server = server;
     this.desks = desks;
     this.honest = honest;
+    this.called = called;
   }
 
   /** Something is done again and again by each of the attackers, until it is interrupted. */
   private void byAll(String what, Callable<?> attack, Callable<?> honestly)
       throws InterruptedException {
     waited.clear();
+    List<Double> rang = new ArrayList<>();
     List<Thread> attackers = new ArrayList<>();
     for (int i = 0; i < ATTACKERS; i++) {
       attackers.add(new Thread(() -> again(attack)));
@@ -52,16 +56,27 @@ final class Attacks {
         long begun = System.nanoTime();
         quietly(honestly);
         waited.add((System.nanoTime() - begun) / 1e6);
+        quietly(() -> rang.add(ClickToScreen.ringing(honest, number(desks.size() + 1), called)));
         Thread.sleep(PAUSE_MS);
       }
     } finally {
       attackers.forEach(Thread::interrupt);
-      List<Double> sorted = waited.stream().sorted().toList();
-      if (!sorted.isEmpty()) {
-        Main.row("  " + what + ", p50", "%.0f ms", sorted.get(sorted.size() / 2));
-        Main.row("  " + what + ", longest", "%.0f ms", sorted.get(sorted.size() - 1));
-      }
+      row(what + ", p50", waited, 50);
+      row(what + ", p95", waited, 95);
+      row("click to the other screen, p50", rang, 50);
+      row("click to the other screen, p95 (aim 50 ms)", rang, 95);
     }
+  }
+
+  private static void row(String what, List<Double> times, int share) {
+    List<Double> sorted = times.stream().sorted().toList();
+    if (!sorted.isEmpty()) {
+      Main.row("  " + what, "%.0f ms", sorted.get(sorted.size() * share / 100));
+    }
+  }
+
+  private static String number(int of) {
+    return Integer.toString(BenchOffice.FIRST_EXTENSION + of);
   }
 
   private static void again(Callable<?> attack) {

@@ -29,7 +29,8 @@ final class KilledSpeaking {
   private KilledSpeaking() {}
 
   /** Somebody who speaks to somebody else, or to their mailbox. */
-  private record Speaker(Client client, Client other, TestPage page, String call, boolean recorded) {}
+  private record Speaker(
+      Client client, Client other, TestPage page, String call, boolean recorded) {}
 
   static void measure() throws SQLException, IOException {
     try (ServerProcess server = BenchOffice.server(2 * CALLS)) {
@@ -57,7 +58,10 @@ final class KilledSpeaking {
 
   private static void row(String what, List<Double> lost) {
     lost.sort(null);
-    Main.row("killed in " + CALLS + " calls: lost of " + what + ", p50", "%.1f s", lost.get(lost.size() / 2));
+    Main.row(
+        "killed in " + CALLS + " calls: lost of " + what + ", p50",
+        "%.1f s",
+        lost.get(lost.size() / 2));
     Main.row("  the most (aim 1)", "%.1f s", lost.get(lost.size() - 1));
   }
 

@@ -46,12 +46,13 @@ final class Siege {
   }
 
   static void measure() throws SQLException, IOException, InterruptedException {
-    try (ServerProcess server = BenchOffice.server(PEOPLE + 1)) {
+    try (ServerProcess server = BenchOffice.server(PEOPLE + 2)) {
       Siege siege = new Siege(server);
       siege.everybodyTalks();
       Client honest = Client.signedIn(server.address(), "bench" + PEOPLE);
       honest.connectAnother("window");
-      Attacks attacks = new Attacks(server, siege.desks, honest);
+      Client called = Client.signedIn(server.address(), "bench" + (PEOPLE + 1));
+      Attacks attacks = new Attacks(server, siege.desks, honest, called);
       attacks.connectSound(); // the first one has a library to load
       siege.work(Duration.ofSeconds(WARM_UP_SECONDS));
       siege.run("in quiet", attacks::nothing);
