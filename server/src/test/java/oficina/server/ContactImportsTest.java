@@ -196,6 +196,9 @@ class ContactImportsTest {
     JsonNode read = read(lotte, many.toString(), "text/csv", true);
     String path = "/api/contact-imports/" + read.get("id").asString();
     lotte.post(path, MERGE);
+    byte[] next = "name\nNia\n".getBytes(StandardCharsets.UTF_8);
+    assertThat(lotte.upload("/api/contact-imports", next, "text/csv").code())
+        .isEqualTo("IMPORT_RUNNING");
     assertThat(joss.delete(path).code()).isEqualTo("NO_SUCH_IMPORT");
     assertThat(lotte.delete(path).status()).isEqualTo(204);
     assertThat(over(lotte, path).get("state").asString()).isEqualTo("CANCELLED");

@@ -64,6 +64,11 @@ public final class ContactBook {
     return byId.size();
   }
 
+  /** Whether it is known at all, whoever's it is. */
+  public boolean has(ContactId id) {
+    return byId.containsKey(id);
+  }
+
   /** How many are this person's own. */
   public int count(PersonId owner) {
     return (int)

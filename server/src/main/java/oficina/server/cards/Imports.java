@@ -31,6 +31,7 @@ import oficina.server.uploads.TextFile;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
@@ -101,9 +102,13 @@ class Imports {
   /**
    * What nobody has taken over is not kept for good: whoever still wants it reads it in again.
    *
-   * @throws Problem when what is being taken over leaves no room
+   * @throws Problem when what is being taken over leaves no room, or is this person's own
    */
   private void makeRoom(ReadIn wanted) {
+    ReadIn before = files.get(wanted.by());
+    if (before != null && before.state() == State.RUNNING) {
+      throw new Problem(HttpStatus.CONFLICT, "IMPORT_RUNNING");
+    }
     files.remove(wanted.by());
     List<ReadIn> waiting =
         files.values().stream().filter(each -> each.state() != State.RUNNING).toList();

@@ -18,6 +18,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.LockSupport;
 import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Consumer;
@@ -37,6 +38,7 @@ import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -60,12 +62,14 @@ public class Contacts {
   private static final int PATIENCE_SECONDS = 2;
   private static final int TRY_AGAIN_SECONDS = 10;
   private static final int LOADED_AT_ONCE = 100;
+  private static final long RETRY_NANOS = TimeUnit.SECONDS.toNanos(1);
 
   private final ContactStore store;
   private final MovableClock clock;
   private final ContactBook book;
   private final ReadWriteLock lock = new ReentrantReadWriteLock();
   private volatile boolean loaded;
+  private volatile boolean atWork;
   private final List<Consumer<@Nullable PersonId>> listeners = new CopyOnWriteArrayList<>();
 
   Contacts(ContactStore store, MovableClock clock, OfficeData office, DirectionsStore directions) {
@@ -86,26 +90,51 @@ public class Contacts {
   }
 
   private void loadAll() {
-    List<Contact> some = new ArrayList<>();
     Set<@Nullable PersonId> owners = new HashSet<>();
+    while (!loaded) {
+      try {
+        loadThoseMissing(owners);
+        loaded = true;
+      } catch (DataAccessException e) {
+        if (!atWork) {
+          throw e;
+        }
+        LOG.warn("The contacts could not be read to the end; again: {}", e.getMessage());
+        LockSupport.parkNanos(RETRY_NANOS);
+      }
+    }
+    owners.forEach(this::tell);
+  }
+
+  private void loadThoseMissing(Set<@Nullable PersonId> owners) {
+    List<Contact> some = new ArrayList<>();
     store.all(
         contact -> {
           some.add(contact);
           owners.add(contact.owner());
           if (some.size() >= LOADED_AT_ONCE) {
-            putAll(some);
+            putThoseMissing(some);
             some.clear();
           }
         });
-    putAll(some);
-    loaded = true;
-    owners.forEach(this::tell);
+    putThoseMissing(some);
   }
 
-  private static void awaitThoseOfASmallOffice(CompletableFuture<Void> loading) {
+  /** What is known already may have been changed since it was read. */
+  private void putThoseMissing(List<Contact> some) {
+    lock.writeLock().lock();
+    try {
+      some.stream().filter(each -> !book.has(each.id())).forEach(book::put);
+    } finally {
+      lock.writeLock().unlock();
+    }
+  }
+
+  private void awaitThoseOfASmallOffice(CompletableFuture<Void> loading) {
     try {
       loading.get(PATIENCE_SECONDS, TimeUnit.SECONDS);
     } catch (TimeoutException e) {
+      atWork = true;
       LOG.info("There are many contacts: they become known while the server is at work");
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
