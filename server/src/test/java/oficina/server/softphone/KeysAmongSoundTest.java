@@ -58,6 +58,7 @@ class KeysAmongSoundTest {
         ines.await(push -> push.toString().contains("\"digits\":\"44#\""));
         ines.service(call, "hold");
         mine.press(7); // nobody is spoken to
+        mine.awaitTakenIn();
         ines.service(call, "retrieve");
         mine.press(8);
         ines.await(push -> push.toString().contains("\"digits\":\"44#8\""));
@@ -77,6 +78,7 @@ class KeysAmongSoundTest {
         for (int i = 0; i < 200; i++) {
           mine.press(i % 10);
         }
+        mine.awaitTakenIn();
         ines.service(call, "hold");
         ines.awaitCall("HELD");
       }

@@ -128,6 +128,19 @@ public final class TestPage implements AutoCloseable, DatagramTransport {
     sendQuestion(serverPassword);
   }
 
+  /** Waits until the server has taken in all that was sent: it answers in the order of asking. */
+  void awaitTakenIn() throws IOException {
+    sendQuestion(serverPassword);
+    long patience = System.nanoTime() + 20_000_000_000L;
+    do {
+      int length = receive(buffer, 0, buffer.length, 20);
+      if (length > 0 && buffer[0] == 1) {
+        return;
+      }
+    } while (System.nanoTime() < patience);
+    throw new IOException("nothing was answered");
+  }
+
   /** Asks for the way of another page, as whoever forges where it comes from would. */
   void forge(TestPage other) throws IOException {
     sendQuestion(other.serverName, other.serverPassword);
