@@ -5,15 +5,17 @@ import { useLine } from '../live/line';
 export function Banner() {
   const { t } = useTranslation();
   const connection = useLine((line) => line.connection);
-  const { behind, refused } = useLine((line) => line.service);
+  const { behind, refused, full } = useLine((line) => line.service);
   const word =
     connection === 'lost'
       ? 'banner.lost'
       : behind
         ? 'banner.behind'
-        : refused > 0
-          ? 'banner.refused'
-          : '';
+        : full
+          ? 'banner.full'
+          : refused > 0
+            ? 'banner.refused'
+            : '';
   return (
     <div role="status">
       {word && (

@@ -18,7 +18,7 @@ const UNHEARD: Line = {
   connection: 'connecting',
   run: '',
   ahead: 0,
-  service: { behind: false, refused: 0 },
+  service: { behind: false, refused: 0, full: false },
 };
 
 /** The line to the server and what it says of itself. */

@@ -41,7 +41,7 @@ test('only what has changed is asked for again', async () => {
   expect(await askedAgain({ topic: 'HISTORY' })).toEqual([['history'], ['follow-ups', 'known']]);
   const service = (behind: boolean): Item => ({
     topic: 'SERVICE',
-    data: { behind, refused: 0 } as unknown as Record<string, never>,
+    data: { behind, refused: 0, full: false } as unknown as Record<string, never>,
   });
   expect(await askedAgain(service(true))).toEqual([]);
   expect(await askedAgain(service(false)), 'what could not be read').toEqual([[]]);

@@ -13,7 +13,7 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * Brings what was recorded and is over from its files into the database, one after the other. As
- * long as the database is away it waits in its files, also for the next start.
+ * long as the database is away or the file cannot be read it waits there, also for the next start.
  *
  * @param <L> says whose something recorded is
  */
@@ -42,6 +42,7 @@ public final class Filing<L> {
   private final Shelf<L> shelf;
   private final BlockingQueue<Waiting> waiting = new LinkedBlockingQueue<>();
   private volatile @Nullable Thread thread;
+  private boolean failing;
   private long tidied = System.nanoTime();
 
   public Filing(String name, Spool<L, ?> spool, Shelf<L> shelf) {
@@ -63,36 +64,46 @@ public final class Filing<L> {
     while (thread == Thread.currentThread()) {
       try {
         Waiting next = waiting.poll(1, TimeUnit.MINUTES);
-        while (next != null && !filed(next)) {
+        if (next != null && !filed(next)) {
+          waiting.add(next);
           Thread.sleep(RETRY_MS);
         }
-        if (System.nanoTime() - tidied > HOUR_NANOS) {
-          tidied = System.nanoTime();
-          shelf.tidy();
-        }
+        tidyHourly();
       } catch (InterruptedException e) {
         return;
-      } catch (IOException | RuntimeException e) {
+      } catch (RuntimeException e) {
         LOG.error("What was recorded could not be filed; it stays in its file", e);
       }
     }
   }
 
-  /** Whether that is done with; false when the database is away. */
-  private boolean filed(Waiting what) throws IOException {
-    L label = spool.label(what.place());
-    if (label == null) {
-      return true;
+  private void tidyHourly() {
+    if (System.nanoTime() - tidied > HOUR_NANOS) {
+      tidied = System.nanoTime();
+      shelf.tidy();
     }
+  }
+
+  /** Whether that is done with; false when the database or the disk is away. */
+  private boolean filed(Waiting what) {
+    L label = null;
     try {
+      label = spool.label(what.place());
+      if (label == null) {
+        return true;
+      }
       shelf.take(label, what.known());
     } catch (DataIntegrityViolationException e) {
       LOG.error("The database refuses a recording; it stays in its file: {}", label, e);
       return true;
-    } catch (DataAccessException | TransactionException e) {
-      LOG.warn("A recording waits in its file for the database: {}", e.getMessage());
+    } catch (DataAccessException | TransactionException | IOException e) {
+      if (!failing) {
+        LOG.warn("A recording waits in its file: {}", e.getMessage());
+      }
+      failing = true;
       return false;
     }
+    failing = false;
     spool.remove(what.place());
     return true;
   }

@@ -5,16 +5,10 @@ import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.RejectedExecutionException;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import oficina.server.json.CoreJson;
-import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,16 +17,13 @@ import tools.jackson.core.JacksonException;
 /**
  * Where sound is kept while it is recorded: a file that grows each second, and beside it whose it
  * is and what is to be known of it. A killed server loses no more than that second, and a database
- * that is away nothing.
+ * that is away or a disk that is full for a moment nothing.
  *
  * @param <L> says whose something recorded is
  * @param <M> something to be known of a place in it
  */
 public class Spool<L, M> {
   private static final Logger LOG = LoggerFactory.getLogger(Spool.class);
-
-  /** Of a disk that stands still: some minutes of ten recordings. */
-  private static final int MOST_WAITING = 2_000;
 
   private static final String SOUND = ".alaw";
   private static final String LABEL = ".json";
@@ -42,79 +33,47 @@ public class Spool<L, M> {
   private final Class<L> labels;
   private final Class<M> marks;
 
-  /** One thing after the other: whoever records waits for no disk. */
-  private final ExecutorService work = Threads.one(MOST_WAITING, Threads.named("recordings"));
-
-  private final AtomicBoolean failing = new AtomicBoolean();
+  private final Writing writing;
 
   /**
    * @param path empty for one that ends with the process
    * @param part of it that is this one's
    */
-  protected Spool(String path, String part, Class<L> labels, Class<M> marks) throws IOException {
+  protected Spool(String path, String part, Class<L> labels, Class<M> marks, Disk disk)
+      throws IOException {
     directory =
         path.isBlank()
             ? Files.createTempDirectory("recordings")
             : Files.createDirectories(Path.of(path, part));
     this.labels = labels;
     this.marks = marks;
-  }
-
-  private interface Task {
-    void run() throws IOException;
-  }
-
-  private void later(String what, Task task) {
-    try {
-      work.execute(() -> carryOut(what, task));
-    } catch (RejectedExecutionException e) {
-      tell(what, e);
-    }
-  }
-
-  private void carryOut(String what, Task task) {
-    try {
-      task.run();
-      failing.set(false);
-    } catch (IOException e) {
-      tell(what, e);
-    }
-  }
-
-  /** Once, until it goes again: a full disk fails each second for each recording. */
-  private void tell(String what, Exception e) {
-    if (!failing.getAndSet(true)) {
-      LOG.error("Could not {} in {}", what, directory, e);
-    }
+    writing = new Writing(directory, disk);
   }
 
   /** Begins a recording in a place, or says anew whose it is. */
   public void begin(String place, L label) {
-    later(
-        "begin a recording",
-        () ->
-            Files.writeString(
-                file(place, LABEL),
-                CoreJson.JSON.writeValueAsString(label),
-                StandardCharsets.UTF_8));
+    String content = CoreJson.JSON.writeValueAsString(label);
+    writing.later(() -> Writing.replace(file(place, LABEL), content));
   }
 
-  public void append(String place, byte[] sound) {
-    later("go on with a recording", () -> write(file(place, SOUND), sound));
+  /**
+   * Goes on with a recording.
+   *
+   * @return false when it is lost, because too much waits for the disk
+   */
+  public boolean append(String place, byte[] sound) {
+    return writing.append(file(place, SOUND), sound);
   }
 
+  /** Marks something in a recording. */
   public void mark(String place, M mark) {
     byte[] line = (CoreJson.JSON.writeValueAsString(mark) + "\n").getBytes(StandardCharsets.UTF_8);
-    later("mark a place in a recording", () -> write(file(place, MARKS), line));
+    writing.later(() -> Writing.appendNow(file(place, MARKS), line));
   }
 
-  private static void write(Path file, byte[] more) throws IOException {
-    Files.write(file, more, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
-  }
-
+  /** Forgets a recording. */
   public void remove(String place) {
-    later(
-        "remove a recording",
+    writing.later(
         () -> {
           for (String ending : List.of(SOUND, MARKS, LABEL)) {
             Files.deleteIfExists(file(place, ending));
@@ -128,7 +87,7 @@ public class Spool<L, M> {
 
   /** How many bytes of sound are recorded in a place so far. */
   public long length(String place) throws IOException {
-    settled();
+    writing.settle();
     Path file = file(place, SOUND);
     return Files.exists(file) ? Files.size(file) : 0;
   }
@@ -151,7 +110,7 @@ public class Spool<L, M> {
 
   /** What was marked in a place, in that order. */
   public List<M> marks(String place) throws IOException {
-    settled();
+    writing.settle();
     Path file = file(place, MARKS);
     return Files.exists(file)
         ? Files.readAllLines(file).stream()
@@ -162,7 +121,7 @@ public class Spool<L, M> {
 
   /** Whose the recording in a place is; null when there is none. */
   public @Nullable L label(String place) throws IOException {
-    settled();
+    writing.settle();
     Path file = file(place, LABEL);
     return Files.exists(file) ? read(file) : null;
   }
@@ -178,7 +137,7 @@ public class Spool<L, M> {
 
   /** All that is kept here now. */
   public List<L> labels() throws IOException {
-    settled();
+    writing.settle();
     List<L> all = new ArrayList<>();
     try (Stream<Path> files = Files.list(directory)) {
       for (Path file : files.filter(each -> each.toString().endsWith(LABEL)).toList()) {
@@ -189,16 +148,5 @@ public class Spool<L, M> {
       }
     }
     return all;
-  }
-
-  /** Waits until all that was asked for so far is done. */
-  private void settled() {
-    try {
-      work.submit(() -> {}).get();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    } catch (ExecutionException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

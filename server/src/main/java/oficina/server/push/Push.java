@@ -99,6 +99,7 @@ public record Push(Instant now, String run, List<Item> items) {
    *
    * @param behind whether events wait for the database
    * @param refused how many commands led to something that the database has refused
+   * @param full whether what is recorded waits for a disk that takes nothing
    */
-  public record Service(boolean behind, int refused) {}
+  public record Service(boolean behind, int refused, boolean full) {}
 }

@@ -23,6 +23,7 @@ import oficina.server.door.Texts;
 import oficina.server.history.HistoryFeed;
 import oficina.server.history.ReturnLists;
 import oficina.server.journal.JournalWriter;
+import oficina.server.keeping.Disk;
 import oficina.server.office.OfficeData;
 import oficina.server.people.PersonView;
 import oficina.server.push.Push.Topic;
@@ -40,6 +41,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   private final JsonMapper json;
   private final NoticeViews notices;
   private final JournalWriter journal;
+  private final Disk disk;
   private final ReturnLists returnLists;
   private final Map<PersonId, DeskView> desks = new ConcurrentHashMap<>();
 
@@ -57,15 +59,18 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
       JsonMapper json,
       NoticeViews notices,
       JournalWriter journal,
+      Disk disk,
       ReturnLists returnLists) {
     this.office = office;
     this.clock = clock;
     this.json = json;
     this.notices = notices;
     this.journal = journal;
+    this.disk = disk;
     this.returnLists = returnLists;
     clock.onMove(this::sayAlive);
     journal.onChange(state -> sayAlive());
+    disk.onChange(this::sayAlive);
   }
 
   @Override
@@ -293,7 +298,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
   }
 
   private Push.Service service() {
-    return new Push.Service(journal.state().behind(), journal.state().refused());
+    return new Push.Service(journal.state().behind(), journal.state().refused(), disk.refuses());
   }
 
   /** Whoever has just come has nothing in hand. */

@@ -15,6 +15,8 @@ record Mark(Kind kind, long at, long lasted, String digits) {
     HELD,
     /** Its owner had stopped it. */
     STOPPED,
+    /** The disk took no more. */
+    LOST,
     DIGITS
   }
 }

@@ -19,6 +19,7 @@ final class TapeWriter implements Tap.Sink {
   private TapeLabel label;
   private int filled;
   private long samples;
+  private long lost;
   private boolean over;
   private Mark.@Nullable Kind gap;
   private Instant gapSince;
@@ -59,11 +60,22 @@ final class TapeWriter implements Tap.Sink {
   }
 
   private void write() {
-    spool.append(label.place(), KeptSound.keep(chunk, filled));
+    int each = filled / CHANNELS;
+    if (!spool.append(label.place(), KeptSound.keep(chunk, filled))) {
+      samples -= each;
+      lost += each;
+    } else if (lost > 0) {
+      spool.mark(label.place(), new Mark(Mark.Kind.LOST, millis(samples - each), millis(lost), ""));
+      lost = 0;
+    }
     filled = 0;
   }
 
   private synchronized long at() {
+    return millis(samples);
+  }
+
+  private static long millis(long samples) {
     return samples * 1_000 / Pcm.RATE;
   }
 
