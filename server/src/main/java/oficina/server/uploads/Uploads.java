@@ -104,17 +104,27 @@ public class Uploads {
     return await(read);
   }
 
+  /** Whoever has been answered has left, and may send the next one. */
   private static <T> void complete(
       CompletableFuture<T> answer, Reading<T> into, Path file, Runnable leave) {
+    CompletableFuture<T> read = new CompletableFuture<>();
     try {
       if (!answer.isDone()) {
-        answer.complete(into.read(file));
+        read.complete(into.read(file));
       }
     } catch (IOException | RuntimeException e) {
-      answer.completeExceptionally(e);
+      read.completeExceptionally(e);
     } finally {
       leave.run();
     }
+    read.whenComplete(
+        (made, failed) -> {
+          if (failed == null) {
+            answer.complete(made);
+          } else {
+            answer.completeExceptionally(failed);
+          }
+        });
   }
 
   private static <T> T await(CompletableFuture<T> read) throws IOException {
