@@ -2850,7 +2850,7 @@ export interface components {
         };
         Mark: {
             /** @enum {string} */
-            kind: "HELD" | "STOPPED" | "DIGITS";
+            kind: "HELD" | "STOPPED" | "LOST" | "DIGITS";
             /** Format: int64 */
             at: number;
             /** Format: int64 */
@@ -3324,6 +3324,7 @@ export interface components {
             behind: boolean;
             /** Format: int32 */
             refused: number;
+            full: boolean;
         };
         Several: {
             ids: number[];
