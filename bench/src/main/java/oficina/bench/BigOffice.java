@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntFunction;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
@@ -21,7 +22,6 @@ import oficina.core.people.Directory;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.RecordingChoice;
-import oficina.core.state.Device;
 import org.jspecify.annotations.Nullable;
 
 /** An office of many people, each with a device, for measuring the exchange alone. */
@@ -66,7 +66,7 @@ final class BigOffice {
                 Directions.none(ZoneOffset.UTC)));
     for (Person person : people) {
       Command comes =
-          new Command.DeviceComes(person.id(), device, Device.Kind.WINDOW, /* attended= */ true);
+          new Command.DeviceComes(person.id(), device, DeviceKind.WINDOW, /* attended= */ true);
       ((Decision.Accepted) exchange.decide(comes, opens)).events().forEach(exchange::apply);
     }
     return exchange;

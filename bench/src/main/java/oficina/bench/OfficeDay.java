@@ -6,6 +6,7 @@ import java.util.PriorityQueue;
 import java.util.Random;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
@@ -16,7 +17,6 @@ import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 
 /**
  * A working day of an office of 500 people at the exchange, with Poisson arrivals and one hour of a

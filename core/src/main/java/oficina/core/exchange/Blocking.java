@@ -5,11 +5,11 @@ import java.util.List;
 import oficina.core.blocking.Block;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.ReachEvent;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Station;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** Keeps callers out who are blocked. */
@@ -34,7 +34,7 @@ record Blocking(Draft draft) {
       return false;
     }
     List<PersonId> kept = wanted == null ? List.of() : List.of(wanted);
-    draft.emit(new ExchangeEvent.Blocked(call.id(), draft.now, block.id(), kept));
+    draft.emit(new ReachEvent.Blocked(call.id(), draft.now, block.id(), kept));
     answer(draft.call(call.id()), block);
     return true;
   }
@@ -46,7 +46,7 @@ record Blocking(Draft draft) {
       case REFUSED -> draft.fail(call.id(), Cause.BLOCKED, List.of());
       case RINGS_ON ->
           draft.emit(
-              new ExchangeEvent.Failed(
+              new ReachEvent.Failed(
                   call.id(), draft.now, Cause.RINGS_ON, List.of(), draft.now.plus(RINGS_ON)));
       case VOICEMAIL -> {
         if (draft.office.hasMailbox(call.called())) {

@@ -6,6 +6,7 @@ import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.events.CallBackEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -13,7 +14,6 @@ import oficina.core.routing.Route;
 import oficina.core.state.Call;
 import oficina.core.state.CallBack;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,7 +48,7 @@ record CallBacks(Draft draft) {
     }
     Cause cause = call.failure().cause();
     draft.emit(
-        new ExchangeEvent.CallBackRequested(
+        new CallBackEvent.CallBackRequested(
             request,
             draft.now,
             mine.party().employee(),
@@ -78,7 +78,7 @@ record CallBacks(Draft draft) {
   }
 
   private void over(CallId request, Cause cause) {
-    draft.emit(new ExchangeEvent.CallBackCleared(request, draft.now, cause));
+    draft.emit(new CallBackEvent.CallBackCleared(request, draft.now, cause));
   }
 
   /** Nobody became free in time. A call that is under way already goes on. */
@@ -88,7 +88,7 @@ record CallBacks(Draft draft) {
 
   /** Whoever asked for it is there: now the colleague is rung, unless they are busy once more. */
   void answered(Call call, Connection mine, DeviceId device) {
-    draft.emit(new ExchangeEvent.CallBackAnswered(call.id(), draft.now, mine.leg(), device));
+    draft.emit(new CallBackEvent.CallBackAnswered(call.id(), draft.now, mine.leg(), device));
     CallId request = call.callBack();
     boolean wanted = draft.state.callBack(request) != null;
     Route route = draft.router(draft.call(call.id())).to(call.called());
@@ -106,7 +106,7 @@ record CallBacks(Draft draft) {
   void advance() {
     for (CallBack callBack : draft.state.callBacks()) {
       if (!callBack.armed() && isSpeaking(callBack.on())) {
-        draft.emit(new ExchangeEvent.CallBackArmed(callBack.request(), draft.now));
+        draft.emit(new CallBackEvent.CallBackArmed(callBack.request(), draft.now));
       } else if (callBack.armed() && !callBack.ringing()) {
         ringIfFree(callBack);
       }
@@ -126,7 +126,7 @@ record CallBacks(Draft draft) {
       return;
     }
     draft.emit(
-        new ExchangeEvent.CallBackRings(
+        new CallBackEvent.CallBackRings(
             callBack.nextCall(),
             draft.now,
             callBack.request(),

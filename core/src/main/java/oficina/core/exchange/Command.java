@@ -4,6 +4,7 @@ import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Settings;
@@ -11,7 +12,6 @@ import oficina.core.people.CallerIdChoice;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
-import oficina.core.state.Device;
 import org.jspecify.annotations.Nullable;
 
 /** What the exchange can be asked to do: services of ECMA-269, and what the network reports. */
@@ -591,7 +591,7 @@ public sealed interface Command {
    *
    * @param attended whether somebody is known to be at it
    */
-  record DeviceComes(PersonId person, DeviceId device, Device.Kind kind, boolean attended)
+  record DeviceComes(PersonId person, DeviceId device, DeviceKind kind, boolean attended)
       implements Command {
     @Override
     public <R> R accept(Cases<R> cases) {

@@ -4,12 +4,13 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** Bringing people together, and ordering who is heard. */
@@ -25,7 +26,7 @@ record Conferencing(Draft draft) {
     }
     for (Connection moving : other.others(person)) {
       draft.emit(
-          new ExchangeEvent.Merged(
+          new TalkEvent.Merged(
               call.id(),
               draft.now,
               other.id(),
@@ -37,7 +38,7 @@ record Conferencing(Draft draft) {
     draft.end(draft.call(other.id()), Cause.TRANSFERRED);
     if (mine.state() == ConnectionState.HOLD) {
       draft.holdActive(person);
-      draft.emit(new ExchangeEvent.Retrieved(call.id(), draft.now, mine.leg()));
+      draft.emit(new TalkEvent.Retrieved(call.id(), draft.now, mine.leg()));
     }
     return null;
   }
@@ -85,7 +86,7 @@ record Conferencing(Draft draft) {
     draft.holdActive(c.person());
     CallId aside = c.aside();
     draft.emit(
-        new ExchangeEvent.Originated(
+        new ReachEvent.Originated(
             aside,
             draft.now,
             1,
@@ -98,7 +99,7 @@ record Conferencing(Draft draft) {
             call.id(),
             List.of()));
     draft.emit(
-        new ExchangeEvent.Merged(
+        new TalkEvent.Merged(
             aside, draft.now, call.id(), c.leg(), 2, c.person(), /* stays= */ true));
     return null;
   }
@@ -106,7 +107,7 @@ record Conferencing(Draft draft) {
   @Nullable Refusal muteMember(Call call, Connection mine, Command.MuteMember c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal == null && call.leg(c.leg()).muted() != c.on()) {
-      draft.emit(new ExchangeEvent.Muted(call.id(), draft.now, c.leg(), c.on()));
+      draft.emit(new TalkEvent.Muted(call.id(), draft.now, c.leg(), c.on()));
     }
     return refusal;
   }

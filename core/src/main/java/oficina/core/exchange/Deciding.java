@@ -3,6 +3,8 @@ package oficina.core.exchange;
 import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Decision.Accepted;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.office.Office;
@@ -10,7 +12,6 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
@@ -419,7 +420,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   private void networkRings(Call call, Connection leg) {
     if (leg.state() == ConnectionState.INITIATED) {
       draft.emit(
-          new ExchangeEvent.Delivered(
+          new ReachEvent.Delivered(
               call.id(), draft.now, leg.leg(), leg.party(), leg.line(), leg.due()));
     }
   }
@@ -430,7 +431,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     }
     draft.establish(call, leg, null);
     if (!call.afterAnswer().isEmpty()) {
-      draft.emit(new ExchangeEvent.DigitsSent(call.id(), draft.now, leg.leg(), call.afterAnswer()));
+      draft.emit(new TalkEvent.DigitsSent(call.id(), draft.now, leg.leg(), call.afterAnswer()));
     }
   }
 
@@ -472,7 +473,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
         return;
       }
       if (connection.state() == ConnectionState.HOLD) {
-        draft.emit(new ExchangeEvent.HoldReminded(id, draft.now, connection.leg()));
+        draft.emit(new TalkEvent.HoldReminded(id, draft.now, connection.leg()));
       } else {
         draft.gone(draft.call(id), connection, Cause.NO_ANSWER);
       }

@@ -1,7 +1,7 @@
 package oficina.core.exchange;
 
 import java.util.List;
-import oficina.core.state.ExchangeEvent;
+import oficina.core.events.ExchangeEvent;
 
 /** What the exchange answers to a command. */
 public sealed interface Decision permits Decision.Accepted, Refusal {

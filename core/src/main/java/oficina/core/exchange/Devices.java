@@ -6,6 +6,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.events.DeviceEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
@@ -13,7 +15,6 @@ import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** The devices through which people can be reached: they come and go. */
@@ -29,7 +30,7 @@ record Devices(Draft draft) {
     Device there = new Device(c.device(), c.person(), c.kind(), c.attended());
     if (!draft.state.devices(c.person()).contains(there)) {
       draft.emit(
-          new ExchangeEvent.DeviceCame(c.person(), c.device(), draft.now, c.kind(), c.attended()));
+          new DeviceEvent.DeviceCame(c.person(), c.device(), draft.now, c.kind(), c.attended()));
       lookAfterCalls(c.person(), c.device());
     }
     return null;
@@ -68,7 +69,7 @@ record Devices(Draft draft) {
   }
 
   private void goes(PersonId person, DeviceId device) {
-    draft.emit(new ExchangeEvent.DeviceWent(person, device, draft.now));
+    draft.emit(new DeviceEvent.DeviceWent(person, device, draft.now));
     lookAfterCalls(person, device);
   }
 
@@ -101,7 +102,7 @@ record Devices(Draft draft) {
       if (mine.attended() ? went : here) {
         Instant lostAt =
             mine.attended() ? draft.now.plus(draft.settings().times().unattended()) : null;
-        draft.emit(new ExchangeEvent.Unattended(id, draft.now, mine.leg(), lostAt));
+        draft.emit(new TalkEvent.Unattended(id, draft.now, mine.leg(), lostAt));
       }
     }
   }

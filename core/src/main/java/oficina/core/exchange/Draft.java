@@ -10,6 +10,11 @@ import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.MessageEnd;
 import oficina.core.call.Party;
+import oficina.core.events.CallBackEvent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Office;
@@ -29,7 +34,6 @@ import oficina.core.rules.Caller;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.Standing;
 import org.jspecify.annotations.Nullable;
@@ -190,7 +194,7 @@ final class Draft {
     remaining.stream().filter(way -> way.reason() != Way.Reason.BY_RULE).forEach(ways::add);
     boolean rings = lead.route() instanceof Route.Ring || lead.route() instanceof Route.Greet;
     if (!lead.diversions().isEmpty() || (rings && !ways.equals(call(id).ways()))) {
-      emit(new ExchangeEvent.Routed(id, now, lead.diversions(), ways));
+      emit(new ReachEvent.Routed(id, now, lead.diversions(), ways));
     }
     if (lead.route() instanceof Route.Refuse refuse) {
       new Onward(this).goOn(call(id), ways, refuse.cause(), refuse.missedBy());
@@ -238,13 +242,13 @@ final class Draft {
       Instant until = now.plus(route.time());
       for (PersonId person : route.people()) {
         emit(
-            new ExchangeEvent.Delivered(
+            new ReachEvent.Delivered(
                 call, now, call(call).nextLeg(), new Party.Employee(person), route.line(), until));
       }
       for (Party number : route.outside()) {
         if (!linesBusy()) {
           int leg = call(call).nextLeg();
-          emit(new ExchangeEvent.NetworkReached(call, now, leg, number, until, forwarded(call)));
+          emit(new ReachEvent.NetworkReached(call, now, leg, number, until, forwarded(call)));
         }
       }
       if (call(call).connections().stream().noneMatch(each -> !each.answered())) {
@@ -260,7 +264,7 @@ final class Draft {
       } else {
         Instant until = now.plus(settings().times().networkPatience());
         int leg = call(call).nextLeg();
-        emit(new ExchangeEvent.NetworkReached(call, now, leg, route.to(), until, shown));
+        emit(new ReachEvent.NetworkReached(call, now, leg, route.to(), until, shown));
       }
       return null;
     }
@@ -274,8 +278,8 @@ final class Draft {
     @Override
     public @Nullable Void of(Route.Attend route) {
       int leg = call(call).nextLeg();
-      emit(new ExchangeEvent.Delivered(call, now, leg, route.attendant(), route.attendant(), now));
-      emit(new ExchangeEvent.Established(call, now, leg, null));
+      emit(new ReachEvent.Delivered(call, now, leg, route.attendant(), route.attendant(), now));
+      emit(new TalkEvent.Established(call, now, leg, null));
       return null;
     }
 
@@ -296,7 +300,7 @@ final class Draft {
 
   void hold(Call call, Connection mine) {
     emit(
-        new ExchangeEvent.Held(
+        new TalkEvent.Held(
             call.id(), now, mine.leg(), now.plus(settings().times().holdReminder())));
   }
 
@@ -319,7 +323,7 @@ final class Draft {
 
   /** This party answers; wherever else the call rings, it stops. */
   void establish(Call call, Connection answering, @Nullable DeviceId device) {
-    emit(new ExchangeEvent.Established(call.id(), now, answering.leg(), device));
+    emit(new TalkEvent.Established(call.id(), now, answering.leg(), device));
     for (Connection other : call.connections()) {
       if (!other.answered() && other.leg() != answering.leg()) {
         clear(call.id(), other, Cause.ANSWERED_ELSEWHERE);
@@ -332,7 +336,7 @@ final class Draft {
     holdActive(person);
     if (call.of(person) == null) {
       Party me = new Party.Employee(person);
-      emit(new ExchangeEvent.Delivered(call.id(), now, call.nextLeg(), me, line, now));
+      emit(new ReachEvent.Delivered(call.id(), now, call.nextLeg(), me, line, now));
     }
     Call ringing = call(call.id());
     establish(ringing, ringing.of(person), device);
@@ -342,14 +346,14 @@ final class Draft {
     boolean taken = cause == Cause.ANSWERED_ELSEWHERE;
     stopRecording(
         call, call(call).leg(leaving.leg()), taken ? MessageEnd.TAKEN : MessageEnd.HUNG_UP);
-    emit(new ExchangeEvent.ConnectionCleared(call, now, leaving.leg(), cause));
+    emit(new TalkEvent.ConnectionCleared(call, now, leaving.leg(), cause));
   }
 
   /** What a mailbox records is over, if it records. */
   void stopRecording(CallId call, Connection mailbox, MessageEnd how) {
     if (mailbox.records()) {
       boolean kept = mailbox.taking() == Connection.Taking.MESSAGE;
-      emit(new ExchangeEvent.RecordingEnded(call, now, mailbox.leg(), how, kept));
+      emit(new MachineEvent.RecordingEnded(call, now, mailbox.leg(), how, kept));
     }
   }
 
@@ -358,7 +362,7 @@ final class Draft {
     clear(call.id(), leaving, cause);
     CallId callBack = call.callBack();
     if (call.ringsBackAt(leaving) && callBack != null && state.callBack(callBack) != null) {
-      emit(new ExchangeEvent.CallBackCleared(callBack, now, cause));
+      emit(new CallBackEvent.CallBackCleared(callBack, now, cause));
     }
     Call left = call(call.id());
     if (left.conversation()) {
@@ -384,10 +388,10 @@ final class Draft {
       clear(call.id(), connection, cause);
     }
     Cause why = call.failure() == null ? cause : call.failure().cause();
-    emit(new ExchangeEvent.CallCleared(call.id(), now, why));
+    emit(new TalkEvent.CallCleared(call.id(), now, why));
   }
 
   void fail(CallId call, Cause cause, List<PersonId> missedBy) {
-    emit(new ExchangeEvent.Failed(call, now, cause, missedBy, now.plus(settings().times().tone())));
+    emit(new ReachEvent.Failed(call, now, cause, missedBy, now.plus(settings().times().tone())));
   }
 }

@@ -2,10 +2,10 @@ package oficina.core.exchange;
 
 import java.time.Instant;
 import java.util.List;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
 

@@ -2,12 +2,13 @@ package oficina.core.exchange;
 
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
 
@@ -70,9 +71,9 @@ record Handling(Draft draft) {
   }
 
   void move(Call call, Connection mine, DeviceId device) {
-    draft.emit(new ExchangeEvent.Moved(call.id(), draft.now, mine.leg(), device));
+    draft.emit(new TalkEvent.Moved(call.id(), draft.now, mine.leg(), device));
     if (!mine.attended()) { // whoever moves it is there
-      draft.emit(new ExchangeEvent.Unattended(call.id(), draft.now, mine.leg(), null));
+      draft.emit(new TalkEvent.Unattended(call.id(), draft.now, mine.leg(), null));
     }
   }
 
@@ -91,7 +92,7 @@ record Handling(Draft draft) {
   @Nullable Refusal silence(Call call, Connection mine) {
     Refusal refusal = mayDecline(mine);
     if (refusal == null && !mine.silenced()) {
-      draft.emit(new ExchangeEvent.Silenced(call.id(), draft.now, mine.leg()));
+      draft.emit(new ReachEvent.Silenced(call.id(), draft.now, mine.leg()));
     }
     return refusal;
   }
@@ -124,7 +125,7 @@ record Handling(Draft draft) {
     Refusal refusal = mayRetrieve(mine);
     if (refusal == null) {
       draft.holdActive(mine.party().employee());
-      draft.emit(new ExchangeEvent.Retrieved(call.id(), draft.now, mine.leg()));
+      draft.emit(new TalkEvent.Retrieved(call.id(), draft.now, mine.leg()));
     }
     return refusal;
   }
@@ -136,7 +137,7 @@ record Handling(Draft draft) {
   @Nullable Refusal mute(Call call, Connection mine, boolean on) {
     Refusal refusal = mayMute(call, mine);
     if (refusal == null && mine.muted() != on) {
-      draft.emit(new ExchangeEvent.Muted(call.id(), draft.now, mine.leg(), on));
+      draft.emit(new TalkEvent.Muted(call.id(), draft.now, mine.leg(), on));
     }
     return refusal;
   }
@@ -162,7 +163,7 @@ record Handling(Draft draft) {
     } else if (refusal == null && outsider(call) != null) {
       // What an attendant is told, as a secret number, is in no event: nobody else is to know it.
       int leg = outsider(call).leg();
-      draft.emit(new ExchangeEvent.DigitsSent(call.id(), draft.now, leg, digits));
+      draft.emit(new TalkEvent.DigitsSent(call.id(), draft.now, leg, digits));
     }
     return refusal;
   }

@@ -7,11 +7,12 @@ import oficina.core.call.Cause;
 import oficina.core.call.MessageEnd;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,7 +32,7 @@ record Mailboxes(Draft draft) {
   void answer(Call call, Party.Mailbox mailbox, Cause why, List<PersonId> missedBy) {
     Instant until = draft.now.plus(LONGEST_GREETING);
     draft.emit(
-        new ExchangeEvent.MailboxAnswered(
+        new MachineEvent.MailboxAnswered(
             call.id(),
             draft.now,
             call.nextLeg(),
@@ -47,13 +48,13 @@ record Mailboxes(Draft draft) {
   void greetingOver(Call call, Connection mailbox) {
     if (mailbox.taking() == Connection.Taking.GREETING) {
       Instant until = draft.now.plus(draft.settings().voicemail().longest());
-      draft.emit(new ExchangeEvent.RecordingBegan(call.id(), draft.now, mailbox.leg(), until));
+      draft.emit(new MachineEvent.RecordingBegan(call.id(), draft.now, mailbox.leg(), until));
     }
   }
 
   void sounds(Call call, Connection mailbox) {
     if (mailbox.taking() == Connection.Taking.RECORDING) {
-      draft.emit(new ExchangeEvent.MessageHeard(call.id(), draft.now, mailbox.leg()));
+      draft.emit(new MachineEvent.MessageHeard(call.id(), draft.now, mailbox.leg()));
     }
   }
 
@@ -73,7 +74,7 @@ record Mailboxes(Draft draft) {
 
   /** Keys pressed by the caller: one cuts the greeting short and ends the message. */
   void keys(Call call, Connection mailbox, String digits) {
-    draft.emit(new ExchangeEvent.DigitsSent(call.id(), draft.now, mailbox.leg(), digits));
+    draft.emit(new TalkEvent.DigitsSent(call.id(), draft.now, mailbox.leg(), digits));
     if (digits.contains(END_KEY) && mailbox.records()) {
       end(call, mailbox, MessageEnd.KEY);
     } else if (digits.contains(END_KEY)) {

@@ -3,6 +3,10 @@ package oficina.core.exchange;
 import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.SentCall;
+import oficina.core.events.TalkEvent;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Lead;
@@ -10,7 +14,6 @@ import oficina.core.routing.Route;
 import oficina.core.routing.Station;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,13 +61,13 @@ record Onward(Draft draft) {
    */
   void send(
       Call call, PersonId by, Party target, @Nullable CallerIdChoice callerId, List<Way> after) {
-    sentOn(call, new Call.Sent(by, target, Way.Reason.SENT_ON, null), after);
+    sentOn(call, new SentCall(by, target, Way.Reason.SENT_ON, null), after);
     Lead lead = draft.walk(draft.call(call.id())).to(target);
     draft.follow(call.id(), lead, after, draft.office.callerId(by, callerId));
   }
 
-  void sentOn(Call call, Call.Sent sent, List<Way> after) {
-    draft.emit(new ExchangeEvent.SentOn(call.id(), draft.now, sent, after));
+  void sentOn(Call call, SentCall sent, List<Way> after) {
+    draft.emit(new ReachEvent.SentOn(call.id(), draft.now, sent, after));
   }
 
   /** Goes a way if it leads anywhere, and says whether it did. */
@@ -115,7 +118,7 @@ record Onward(Draft draft) {
       if (route.refuses()) {
         return false;
       }
-      sentOn(call, new Call.Sent(sender(), sentTo(), way.reason(), why), after);
+      sentOn(call, new SentCall(sender(), sentTo(), way.reason(), why), after);
       draft.follow(call.id(), route, draft.office.callerId(sender(), null));
       return true;
     }
@@ -142,9 +145,9 @@ record Onward(Draft draft) {
 
     @Override
     public Boolean of(Way.WaitOn step) {
-      Call.Parking longer =
+      ParkedCall longer =
           call.parked().until(draft.now.plus(draft.settings().parking().comeBack()));
-      draft.emit(new ExchangeEvent.Parked(call.id(), draft.now, longer, after));
+      draft.emit(new TalkEvent.Parked(call.id(), draft.now, longer, after));
       return true;
     }
   }

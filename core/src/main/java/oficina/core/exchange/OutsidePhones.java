@@ -6,6 +6,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.call.PhoneStage;
+import oficina.core.events.PhoneEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.CallerIdChoice;
@@ -15,9 +17,7 @@ import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.OutsidePhone;
-import oficina.core.state.OutsidePhone.Stage;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -95,7 +95,7 @@ record OutsidePhones(Draft draft) {
   void ring(PersonId person, CallId call, boolean places) {
     PhoneNumber number = draft.office.directory().person(person).orElseThrow().outsidePhone();
     draft.emit(
-        new ExchangeEvent.PhoneCalled(
+        new PhoneEvent.PhoneCalled(
             person,
             new CallId(call.value() + "@" + draft.now.toEpochMilli()),
             number,
@@ -109,20 +109,20 @@ record OutsidePhones(Draft draft) {
   // --- what the network reports -----------------------------------------------------------------
 
   void rings(OutsidePhone phone) {
-    if (phone.stage() == Stage.SETTING_UP) {
-      progress(phone, Stage.RINGING, phone.due());
+    if (phone.stage() == PhoneStage.SETTING_UP) {
+      progress(phone, PhoneStage.RINGING, phone.due());
     }
   }
 
   void answers(OutsidePhone phone) {
-    if (phone.stage() == Stage.SETTING_UP || phone.stage() == Stage.RINGING) {
-      progress(phone, Stage.ASKED, draft.now.plus(TakingByKey.PATIENCE));
+    if (phone.stage() == PhoneStage.SETTING_UP || phone.stage() == PhoneStage.RINGING) {
+      progress(phone, PhoneStage.ASKED, draft.now.plus(TakingByKey.PATIENCE));
     }
   }
 
   void keys(OutsidePhone phone, String digits) {
-    if (phone.stage() == Stage.ASKED && TakingByKey.takes(digits)) {
-      progress(phone, Stage.THERE, null);
+    if (phone.stage() == PhoneStage.ASKED && TakingByKey.takes(digits)) {
+      progress(phone, PhoneStage.THERE, null);
       comesTo(phone);
     } else if (phone.isThere()) {
       Call call = phone.speaksIn(draft.state);
@@ -132,9 +132,9 @@ record OutsidePhones(Draft draft) {
     }
   }
 
-  private void progress(OutsidePhone phone, Stage stage, @Nullable Instant until) {
+  private void progress(OutsidePhone phone, PhoneStage stage, @Nullable Instant until) {
     draft.emit(
-        new ExchangeEvent.PhoneProgressed(phone.person(), phone.line(), draft.now, stage, until));
+        new PhoneEvent.PhoneProgressed(phone.person(), phone.line(), draft.now, stage, until));
   }
 
   /** Whoever pressed the key turns to the call for which they were rung. */
@@ -186,7 +186,7 @@ record OutsidePhones(Draft draft) {
 
   private void release(OutsidePhone phone, Cause cause, @Nullable CallId inVain) {
     draft.emit(
-        new ExchangeEvent.PhoneReleased(phone.person(), phone.line(), draft.now, cause, inVain));
+        new PhoneEvent.PhoneReleased(phone.person(), phone.line(), draft.now, cause, inVain));
     new Devices(draft).lookAfterCalls(phone.person(), DeviceId.OUTSIDE);
   }
 

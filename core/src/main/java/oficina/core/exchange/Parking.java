@@ -5,13 +5,14 @@ import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.office.ParkSlot;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** Calls that wait in a slot until somebody takes them. */
@@ -66,8 +67,8 @@ record Parking(Draft draft) {
       return Refusal.of(Reason.SLOT_TAKEN, "slot", slot);
     }
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
-    Call.Parking parking =
-        new Call.Parking(
+    ParkedCall parking =
+        new ParkedCall(
             slot,
             c.person(),
             c.forWhom(),
@@ -75,7 +76,7 @@ record Parking(Draft draft) {
             draft.now,
             draft.now.plus(draft.settings().parking().comeBack()));
     List<Way> ways = waysBack(c.person(), c.forWhom());
-    draft.emit(new ExchangeEvent.Parked(call.id(), draft.now, parking, ways));
+    draft.emit(new TalkEvent.Parked(call.id(), draft.now, parking, ways));
     return null;
   }
 

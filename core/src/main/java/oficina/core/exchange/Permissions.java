@@ -4,13 +4,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
 import oficina.core.people.Status;
-import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
 
 /**
@@ -62,7 +62,7 @@ public final class Permissions {
   }
 
   /** Whether this person takes a parked call without being asked once more. */
-  public static boolean takesUnasked(Call.Parking parked, PersonId person) {
+  public static boolean takesUnasked(ParkedCall parked, PersonId person) {
     return parked.forWhom() == null || concerns(parked, person);
   }
 
@@ -70,14 +70,14 @@ public final class Permissions {
    * Whether this person reads the note of a parked call. Who waits, where, for whom and how long is
    * seen by the whole office.
    */
-  public static boolean mayReadNote(Office office, Call.Parking parked, PersonId person) {
+  public static boolean mayReadNote(Office office, ParkedCall parked, PersonId person) {
     GroupId frontDesk = office.settings().frontDesk();
     return parked.forWhom() == null
         || concerns(parked, person)
         || (frontDesk != null && office.directory().groupsOf(person).contains(frontDesk));
   }
 
-  private static boolean concerns(Call.Parking parked, PersonId person) {
+  private static boolean concerns(ParkedCall parked, PersonId person) {
     return person.equals(parked.forWhom()) || person.equals(parked.by());
   }
 

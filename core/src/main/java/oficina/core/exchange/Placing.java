@@ -8,6 +8,7 @@ import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.events.ReachEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.CallerIdChoice;
@@ -15,7 +16,6 @@ import oficina.core.people.PersonId;
 import oficina.core.routing.Lead;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** How calls begin: placed by an employee or brought in by the network. */
@@ -77,7 +77,7 @@ record Placing(Draft draft) {
     draft.holdActive(person);
     CallerId shown = shownTo(called, c);
     draft.emit(
-        new ExchangeEvent.Originated(
+        new ReachEvent.Originated(
             c.call(),
             draft.now,
             1,
@@ -164,7 +164,7 @@ record Placing(Draft draft) {
     Party called = Called.owner(draft.office, c.to());
     Party caller = new Party.Outside(c.from());
     draft.emit(
-        new ExchangeEvent.Originated(
+        new ReachEvent.Originated(
             c.call(),
             draft.now,
             1,

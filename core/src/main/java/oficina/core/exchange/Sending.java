@@ -5,6 +5,9 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.SentCall;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings;
@@ -15,7 +18,6 @@ import oficina.core.routing.Way;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** The ways to send a call on. */
@@ -154,11 +156,11 @@ record Sending(Draft draft) {
 
   /** What has become of a call that this person has sent away; null when they have not. */
   static @Nullable Refusal sentAway(Call call, PersonId person) {
-    Call.Sent sent = call.sent();
+    SentCall sent = call.sent();
     if (sent != null && sent.by().equals(person)) {
       return Refusal.of(sent.toTarget() ? Reason.ALREADY_SENT : Reason.NOT_SENT_ON);
     }
-    Call.Parking parked = call.parked();
+    ParkedCall parked = call.parked();
     if (parked != null && parked.by().equals(person)) {
       return Refusal.of(Reason.ALREADY_PARKED, "slot", parked.slot());
     }
@@ -220,7 +222,7 @@ record Sending(Draft draft) {
     Connection held = caller == null ? null : caller.of(person);
     if (held != null && held.state() == ConnectionState.HOLD) {
       draft.holdActive(person);
-      draft.emit(new ExchangeEvent.Retrieved(caller.id(), draft.now, held.leg()));
+      draft.emit(new TalkEvent.Retrieved(caller.id(), draft.now, held.leg()));
     }
     return null;
   }
@@ -235,7 +237,7 @@ record Sending(Draft draft) {
     }
     Connection target = other.others(person).get(0);
     draft.emit(
-        new ExchangeEvent.Merged(
+        new TalkEvent.Merged(
             call.id(),
             draft.now,
             other.id(),
@@ -246,7 +248,7 @@ record Sending(Draft draft) {
     draft.clear(call.id(), mine, Cause.TRANSFERRED);
     draft.end(draft.call(other.id()), Cause.TRANSFERRED);
     if (!target.answered()) {
-      Call.Sent sent = new Call.Sent(person, target.party(), Way.Reason.SENT_ON, null);
+      SentCall sent = new SentCall(person, target.party(), Way.Reason.SENT_ON, null);
       new Onward(draft).sentOn(call, sent, waysBack(person, target.party(), null));
     }
     return null;

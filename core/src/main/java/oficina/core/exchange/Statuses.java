@@ -1,10 +1,10 @@
 package oficina.core.exchange;
 
 import java.time.Duration;
+import oficina.core.events.StatusEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /** What people say of themselves, and when that undoes itself. */
@@ -25,7 +25,7 @@ record Statuses(Draft draft) {
     if (c.kind() == Status.Kind.FREE && c.text().isEmpty()) {
       over(c.person());
     } else {
-      draft.emit(new ExchangeEvent.StatusSet(c.person(), draft.now, c.kind(), c.text(), c.until()));
+      draft.emit(new StatusEvent.StatusSet(c.person(), draft.now, c.kind(), c.text(), c.until()));
     }
     return null;
   }
@@ -33,7 +33,7 @@ record Statuses(Draft draft) {
   /** From now on nothing is said. */
   void over(PersonId person) {
     if (draft.state.status(person) != null) {
-      draft.emit(new ExchangeEvent.StatusOver(person, draft.now));
+      draft.emit(new StatusEvent.StatusOver(person, draft.now));
     }
   }
 }

@@ -1,10 +1,10 @@
 package oficina.core.exchange;
 
 import java.time.Duration;
+import oficina.core.events.ReachEvent;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 
 /**
  * Outside numbers that stand for a device of somebody's. Whoever answers there takes the call by a
@@ -29,7 +29,7 @@ record TakingByKey(Draft draft) {
     boolean asks = call.standsForDevice(outsider);
     if (asks) {
       draft.emit(
-          new ExchangeEvent.Asked(call.id(), draft.now, outsider.leg(), draft.now.plus(PATIENCE)));
+          new ReachEvent.Asked(call.id(), draft.now, outsider.leg(), draft.now.plus(PATIENCE)));
     }
     return asks;
   }

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.TapeEnd;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.TalkEvent;
+import oficina.core.events.TapeEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.office.Settings;
 import oficina.core.people.Person;
@@ -14,7 +17,6 @@ import oficina.core.people.PersonId;
 import oficina.core.people.RecordingChoice;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.Tape;
 import org.jspecify.annotations.Nullable;
 
@@ -92,7 +94,7 @@ record Tapes(Draft draft) {
   }
 
   private void start(Call call, Connection mine) {
-    draft.emit(new ExchangeEvent.TapeStarted(call.id(), draft.now, mine.leg()));
+    draft.emit(new TapeEvent.TapeStarted(call.id(), draft.now, mine.leg()));
     if (otherOn(call, mine) == null) { // else everybody knows already
       announce(call, mine);
     }
@@ -100,12 +102,12 @@ record Tapes(Draft draft) {
 
   private void announce(Call call, Connection mine) {
     if (draft.settings().recording().announced() != Settings.Announced.NOT) {
-      draft.emit(new ExchangeEvent.TapeAnnounced(call.id(), draft.now, mine.leg()));
+      draft.emit(new TapeEvent.TapeAnnounced(call.id(), draft.now, mine.leg()));
     }
   }
 
   private void stop(Call call, Connection mine, TapeEnd why) {
-    draft.emit(new ExchangeEvent.TapeStopped(call.id(), draft.now, mine.leg(), why));
+    draft.emit(new TapeEvent.TapeStopped(call.id(), draft.now, mine.leg(), why));
   }
 
   /** An outsider has pressed keys: one says that they do not want to be recorded. */
@@ -113,7 +115,7 @@ record Tapes(Draft draft) {
     boolean refusable =
         call.connections().stream().anyMatch(each -> each.tape().canBeRefused(draft.now));
     if (refusable && digits.contains(REFUSING_KEY)) {
-      draft.emit(new ExchangeEvent.TapeRefused(call.id(), draft.now, outsider.leg()));
+      draft.emit(new TapeEvent.TapeRefused(call.id(), draft.now, outsider.leg()));
       call.connections().stream()
           .filter(each -> each.tape().on() || each.tape().state() == Tape.State.STOPPED)
           .forEach(each -> stop(call, each, TapeEnd.REFUSED));
@@ -137,7 +139,7 @@ record Tapes(Draft draft) {
       if (event.inCall() != null) {
         changed.add(event.inCall());
       }
-      if (event instanceof ExchangeEvent.Merged merged) {
+      if (event instanceof TalkEvent.Merged merged) {
         changed.add(merged.other());
         newcomer(merged);
       }
@@ -152,7 +154,7 @@ record Tapes(Draft draft) {
   }
 
   /** An outsider who comes into a call that is recorded is told so, and can refuse. */
-  private void newcomer(ExchangeEvent.Merged merged) {
+  private void newcomer(TalkEvent.Merged merged) {
     Call call = draft.call(merged.call());
     Connection came = call == null ? null : call.leg(merged.leg());
     if (came != null && came.party().usesOutsideLine() && !on(call).isEmpty()) {

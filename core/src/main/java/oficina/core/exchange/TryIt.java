@@ -7,15 +7,18 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.events.DeviceEvent;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.StatusEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.routing.Station;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
 
@@ -119,13 +122,13 @@ public final class TryIt {
       case NOT_THERE ->
           state
               .devices(whom)
-              .forEach(each -> state.apply(new ExchangeEvent.DeviceWent(whom, each.id(), when)));
+              .forEach(each -> state.apply(new DeviceEvent.DeviceWent(whom, each.id(), when)));
       case DO_NOT_DISTURB -> says(whom, Status.Kind.DO_NOT_DISTURB, when);
       case OFF_DUTY -> says(whom, Status.Kind.OFF_DUTY, when);
       case ON_A_CALL -> {
         there(whom, when);
         state.apply(
-            new ExchangeEvent.Originated(
+            new ReachEvent.Originated(
                 new CallId("tried-in-hand"),
                 when,
                 1,
@@ -145,13 +148,13 @@ public final class TryIt {
   private void there(PersonId whom, Instant when) {
     for (CallId id : state.inHand(whom)) {
       Connection own = state.call(id).of(whom);
-      state.apply(new ExchangeEvent.ConnectionCleared(id, when, own.leg(), Cause.NORMAL));
+      state.apply(new TalkEvent.ConnectionCleared(id, when, own.leg(), Cause.NORMAL));
     }
-    state.apply(new ExchangeEvent.StatusOver(whom, when));
-    state.apply(new ExchangeEvent.DeviceCame(whom, SOMEWHERE, when, Device.Kind.WINDOW, true));
+    state.apply(new StatusEvent.StatusOver(whom, when));
+    state.apply(new DeviceEvent.DeviceCame(whom, SOMEWHERE, when, DeviceKind.WINDOW, true));
   }
 
   private void says(PersonId whom, Status.Kind kind, Instant when) {
-    state.apply(new ExchangeEvent.StatusSet(whom, when, kind, "", null));
+    state.apply(new StatusEvent.StatusSet(whom, when, kind, "", null));
   }
 }

@@ -3,10 +3,10 @@ package oficina.core.exchange;
 import java.time.Duration;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.MachineEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,7 +18,7 @@ record Welcomes(Draft draft) {
 
   void begin(Call call, Party.Welcome welcome) {
     draft.emit(
-        new ExchangeEvent.Welcomed(
+        new MachineEvent.Welcomed(
             call.id(), draft.now, call.nextLeg(), welcome, draft.now.plus(LONGEST)));
   }
 

@@ -4,9 +4,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import oficina.core.call.CallId;
+import oficina.core.events.CallBackEvent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.TalkEvent;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
-import oficina.core.state.FewEvents;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -62,22 +64,22 @@ public final class CallRecords {
     // A wish is nothing to remember until it leads to a call.
 
     @Override
-    public @Nullable Entries of(ExchangeEvent.CallBackRequested event) {
+    public @Nullable Entries of(CallBackEvent.CallBackRequested event) {
       return null;
     }
 
     @Override
-    public @Nullable Entries of(ExchangeEvent.CallBackArmed event) {
+    public @Nullable Entries of(CallBackEvent.CallBackArmed event) {
       return null;
     }
 
     @Override
-    public @Nullable Entries of(ExchangeEvent.CallBackCleared event) {
+    public @Nullable Entries of(CallBackEvent.CallBackCleared event) {
       return null;
     }
 
     @Override
-    public @Nullable Entries of(ExchangeEvent.Merged event) {
+    public @Nullable Entries of(TalkEvent.Merged event) {
       records
           .computeIfAbsent(event.call(), CallRecord::new)
           .takeOver(event, records.get(event.other()));
@@ -85,7 +87,7 @@ public final class CallRecords {
     }
 
     @Override
-    public @Nullable Entries of(ExchangeEvent.CallCleared event) {
+    public @Nullable Entries of(TalkEvent.CallCleared event) {
       Entries entries = record(event.call(), event);
       records.remove(event.call());
       return entries;

@@ -7,6 +7,17 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.CallBackEvent.CallBackCleared;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.MachineEvent.MailboxAnswered;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.PhoneEvent.PhoneReleased;
+import oficina.core.events.ReachEvent.Failed;
+import oficina.core.events.TalkEvent.CallCleared;
+import oficina.core.events.TalkEvent.ConnectionCleared;
+import oficina.core.events.TalkEvent.Established;
+import oficina.core.events.TalkEvent.Parked;
 import oficina.core.history.Part;
 import oficina.core.notices.Notice.What;
 import oficina.core.people.PersonId;
@@ -14,17 +25,7 @@ import oficina.core.state.Call;
 import oficina.core.state.CallBack;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
-import oficina.core.state.ExchangeEvent.CallBackCleared;
-import oficina.core.state.ExchangeEvent.CallCleared;
-import oficina.core.state.ExchangeEvent.ConnectionCleared;
-import oficina.core.state.ExchangeEvent.Established;
-import oficina.core.state.ExchangeEvent.Failed;
-import oficina.core.state.ExchangeEvent.MailboxAnswered;
-import oficina.core.state.ExchangeEvent.Parked;
-import oficina.core.state.ExchangeEvent.PhoneReleased;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.core.state.OutsidePhone;
 import org.jspecify.annotations.Nullable;
 
@@ -139,7 +140,7 @@ public final class Notices {
       return List.of();
     }
     if (call.parked() != null) {
-      Call.Parking parked = call.parked();
+      ParkedCall parked = call.parked();
       Duration waited = Duration.between(parked.since(), e.at());
       return List.of(
           new Notice(
@@ -207,7 +208,7 @@ public final class Notices {
         : List.of(new Notice(by, What.SENT_TO_MAILBOX, waiting(call), owner, null, null));
   }
 
-  private static List<Notice> parkedFor(Call call, Call.Parking parking) {
+  private static List<Notice> parkedFor(Call call, ParkedCall parking) {
     return parking.forWhom() == null || parking.forWhom().equals(parking.by())
         ? List.of()
         : List.of(

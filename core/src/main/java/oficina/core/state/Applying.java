@@ -7,53 +7,55 @@ import java.util.function.UnaryOperator;
 import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.call.PhoneStage;
 import oficina.core.call.TapeEnd;
+import oficina.core.events.CallBackEvent.CallBackAnswered;
+import oficina.core.events.CallBackEvent.CallBackArmed;
+import oficina.core.events.CallBackEvent.CallBackCleared;
+import oficina.core.events.CallBackEvent.CallBackRequested;
+import oficina.core.events.CallBackEvent.CallBackRings;
+import oficina.core.events.CallEvent;
+import oficina.core.events.DeviceEvent.DeviceCame;
+import oficina.core.events.DeviceEvent.DeviceWent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.MachineEvent.MailboxAnswered;
+import oficina.core.events.MachineEvent.MessageHeard;
+import oficina.core.events.MachineEvent.RecordingBegan;
+import oficina.core.events.MachineEvent.RecordingEnded;
+import oficina.core.events.MachineEvent.Welcomed;
+import oficina.core.events.PhoneEvent.PhoneCalled;
+import oficina.core.events.PhoneEvent.PhoneProgressed;
+import oficina.core.events.PhoneEvent.PhoneReleased;
+import oficina.core.events.ReachEvent.Asked;
+import oficina.core.events.ReachEvent.Blocked;
+import oficina.core.events.ReachEvent.Delivered;
+import oficina.core.events.ReachEvent.Failed;
+import oficina.core.events.ReachEvent.NetworkReached;
+import oficina.core.events.ReachEvent.Originated;
+import oficina.core.events.ReachEvent.Routed;
+import oficina.core.events.ReachEvent.SentOn;
+import oficina.core.events.ReachEvent.Silenced;
+import oficina.core.events.StatusEvent.StatusOver;
+import oficina.core.events.StatusEvent.StatusSet;
+import oficina.core.events.TalkEvent.CallCleared;
+import oficina.core.events.TalkEvent.ConnectionCleared;
+import oficina.core.events.TalkEvent.DigitsSent;
+import oficina.core.events.TalkEvent.Established;
+import oficina.core.events.TalkEvent.Held;
+import oficina.core.events.TalkEvent.HoldReminded;
+import oficina.core.events.TalkEvent.Merged;
+import oficina.core.events.TalkEvent.Moved;
+import oficina.core.events.TalkEvent.Muted;
+import oficina.core.events.TalkEvent.Parked;
+import oficina.core.events.TalkEvent.Retrieved;
+import oficina.core.events.TalkEvent.Unattended;
+import oficina.core.events.TapeEvent.TapeAnnounced;
+import oficina.core.events.TapeEvent.TapeRefused;
+import oficina.core.events.TapeEvent.TapeStarted;
+import oficina.core.events.TapeEvent.TapeStopped;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.routing.Diversion;
-import oficina.core.state.ExchangeEvent.Asked;
-import oficina.core.state.ExchangeEvent.Blocked;
-import oficina.core.state.ExchangeEvent.CallBackAnswered;
-import oficina.core.state.ExchangeEvent.CallBackArmed;
-import oficina.core.state.ExchangeEvent.CallBackCleared;
-import oficina.core.state.ExchangeEvent.CallBackRequested;
-import oficina.core.state.ExchangeEvent.CallBackRings;
-import oficina.core.state.ExchangeEvent.CallCleared;
-import oficina.core.state.ExchangeEvent.ConnectionCleared;
-import oficina.core.state.ExchangeEvent.Delivered;
-import oficina.core.state.ExchangeEvent.DeviceCame;
-import oficina.core.state.ExchangeEvent.DeviceWent;
-import oficina.core.state.ExchangeEvent.DigitsSent;
-import oficina.core.state.ExchangeEvent.Established;
-import oficina.core.state.ExchangeEvent.Failed;
-import oficina.core.state.ExchangeEvent.Held;
-import oficina.core.state.ExchangeEvent.HoldReminded;
-import oficina.core.state.ExchangeEvent.MailboxAnswered;
-import oficina.core.state.ExchangeEvent.Merged;
-import oficina.core.state.ExchangeEvent.MessageHeard;
-import oficina.core.state.ExchangeEvent.Moved;
-import oficina.core.state.ExchangeEvent.Muted;
-import oficina.core.state.ExchangeEvent.NetworkReached;
-import oficina.core.state.ExchangeEvent.OfCall;
-import oficina.core.state.ExchangeEvent.Originated;
-import oficina.core.state.ExchangeEvent.Parked;
-import oficina.core.state.ExchangeEvent.PhoneCalled;
-import oficina.core.state.ExchangeEvent.PhoneProgressed;
-import oficina.core.state.ExchangeEvent.PhoneReleased;
-import oficina.core.state.ExchangeEvent.RecordingBegan;
-import oficina.core.state.ExchangeEvent.RecordingEnded;
-import oficina.core.state.ExchangeEvent.Retrieved;
-import oficina.core.state.ExchangeEvent.Routed;
-import oficina.core.state.ExchangeEvent.SentOn;
-import oficina.core.state.ExchangeEvent.Silenced;
-import oficina.core.state.ExchangeEvent.StatusOver;
-import oficina.core.state.ExchangeEvent.StatusSet;
-import oficina.core.state.ExchangeEvent.TapeAnnounced;
-import oficina.core.state.ExchangeEvent.TapeRefused;
-import oficina.core.state.ExchangeEvent.TapeStarted;
-import oficina.core.state.ExchangeEvent.TapeStopped;
-import oficina.core.state.ExchangeEvent.Unattended;
-import oficina.core.state.ExchangeEvent.Welcomed;
 import org.jspecify.annotations.Nullable;
 
 /** What each event changes. The answers say nothing. */
@@ -80,18 +82,18 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   }
 
   private @Nullable Void begins(
-      OfCall e, Call.Origin origin, Connection caller, Standing standing) {
+      CallEvent e, Call.Origin origin, Connection caller, Standing standing) {
     List<Connection> alone = List.of(caller);
     state.put(new Call(e.call(), origin, alone, caller.leg() + 1, Set.of(), standing));
     return null;
   }
 
-  private @Nullable Void change(OfCall e, UnaryOperator<Call> change) {
+  private @Nullable Void change(CallEvent e, UnaryOperator<Call> change) {
     state.put(change.apply(state.call(e.call())));
     return null;
   }
 
-  private @Nullable Void connection(OfCall e, int leg, UnaryOperator<Connection> change) {
+  private @Nullable Void connection(CallEvent e, int leg, UnaryOperator<Connection> change) {
     return change(e, call -> call.replacing(change.apply(call.leg(leg))));
   }
 
@@ -361,7 +363,7 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
             e.line(),
             e.person(),
             e.number(),
-            OutsidePhone.Stage.SETTING_UP,
+            PhoneStage.SETTING_UP,
             e.until(),
             e.shown(),
             e.call(),

@@ -12,6 +12,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.SentCall;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import org.jspecify.annotations.Nullable;
@@ -69,45 +71,6 @@ public record Call(
    * @param until when the exchange hangs up
    */
   public record Failure(Cause cause, Instant until) {}
-
-  /**
-   * A call that was sent on and has not been answered since.
-   *
-   * @param by the employee who sent it
-   * @param to whom they sent it to
-   * @param reason what led it where it is now
-   * @param why why the last one did not take it; null at first
-   */
-  public record Sent(PersonId by, Party to, Way.Reason reason, @Nullable Cause why) {
-
-    /** Whether it is still where the sender sent it, and nobody has refused it. */
-    public boolean toTarget() {
-      return reason == Way.Reason.SENT_ON;
-    }
-  }
-
-  /**
-   * A call that waits in a park slot. The slot stays its own until somebody has answered.
-   *
-   * @param by the employee who parked it
-   * @param forWhom whom it waits for; null for anybody
-   * @param note what the parker wants to be known; empty when nothing
-   * @param since when it was parked
-   * @param until when it comes back to the parker
-   */
-  public record Parking(
-      String slot,
-      PersonId by,
-      @Nullable PersonId forWhom,
-      String note,
-      Instant since,
-      Instant until) {
-
-    /** The same call waiting on in its slot. */
-    public Parking until(Instant next) {
-      return new Parking(slot, by, forWhom, note, since, next);
-    }
-  }
 
   public Party caller() {
     return origin.caller();
@@ -171,7 +134,7 @@ public record Call(
     return failure() != null && failure().cause() != Cause.PHONE_NOT_ANSWERED;
   }
 
-  public @Nullable Sent sent() {
+  public @Nullable SentCall sent() {
     return standing.onItsWay().sent();
   }
 
@@ -180,7 +143,7 @@ public record Call(
     return standing.onItsWay().ways();
   }
 
-  public @Nullable Parking parked() {
+  public @Nullable ParkedCall parked() {
     return standing.parked();
   }
 

@@ -1,6 +1,7 @@
 package oficina.core.state;
 
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.people.PersonId;
 
 /**
@@ -10,13 +11,4 @@ import oficina.core.people.PersonId;
  * @param id names it among the devices of its person
  * @param attended whether somebody is known to be at it; a telephone that nobody sits at rings too
  */
-public record Device(DeviceId id, PersonId person, Kind kind, boolean attended) {
-
-  /** What a device is. */
-  public enum Kind {
-    /** A window of the application in a browser. */
-    WINDOW,
-    /** A telephone on a desk. */
-    TELEPHONE
-  }
-}
+public record Device(DeviceId id, PersonId person, DeviceKind kind, boolean attended) {}

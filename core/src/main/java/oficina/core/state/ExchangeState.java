@@ -18,6 +18,8 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import org.jspecify.annotations.Nullable;
@@ -142,7 +144,7 @@ public final class ExchangeState {
 
   /** Whether this person has a window of the application open. */
   public boolean hasWindow(PersonId person) {
-    return devices(person).stream().anyMatch(device -> device.kind() == Device.Kind.WINDOW);
+    return devices(person).stream().anyMatch(device -> device.kind() == DeviceKind.WINDOW);
   }
 
   /** Everybody who has a device. Not for drafts. */

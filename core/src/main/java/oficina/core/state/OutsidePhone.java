@@ -4,6 +4,7 @@ import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.PhoneStage;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -23,27 +24,15 @@ public record OutsidePhone(
     CallId line,
     PersonId person,
     PhoneNumber number,
-    Stage stage,
+    PhoneStage stage,
     @Nullable Instant due,
     CallerId shown,
     CallId call,
     boolean places) {
 
-  /** How far the line to it has come. */
-  public enum Stage {
-    /** The public network sets the line up. */
-    SETTING_UP,
-    /** It rings. */
-    RINGING,
-    /** Whoever answered is asked for a key: a mailbox answers too, and presses none. */
-    ASKED,
-    /** The key was pressed: its person is there. */
-    THERE
-  }
-
   /** Whether its person speaks and hears there. */
   public boolean isThere() {
-    return stage == Stage.THERE;
+    return stage == PhoneStage.THERE;
   }
 
   /** Whether this call is yet to be placed, as soon as it is there. */
@@ -68,7 +57,7 @@ public record OutsidePhone(
     return null;
   }
 
-  OutsidePhone at(Stage next, @Nullable Instant until) {
+  OutsidePhone at(PhoneStage next, @Nullable Instant until) {
     return new OutsidePhone(line, person, number, next, until, shown, call, places);
   }
 }

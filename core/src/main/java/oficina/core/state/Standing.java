@@ -3,6 +3,8 @@ package oficina.core.state;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.SentCall;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Diversion;
 import oficina.core.routing.Way;
@@ -24,7 +26,7 @@ public record Standing(
     @Nullable Instant answered,
     Call.@Nullable Failure failure,
     OnItsWay onItsWay,
-    Call.@Nullable Parking parked,
+    @Nullable ParkedCall parked,
     @Nullable String takenFrom,
     @Nullable PersonId starter,
     String afterAnswer) {
@@ -38,7 +40,7 @@ public record Standing(
    * @param diversions through whose decisions it has gone since
    */
   public record OnItsWay(
-      Call.@Nullable Sent sent, List<Way> ways, int sendings, List<Diversion> diversions) {
+      @Nullable SentCall sent, List<Way> ways, int sendings, List<Diversion> diversions) {
     static final OnItsWay NOT = new OnItsWay(null, List.of(), 0, List.of());
 
     public OnItsWay {
@@ -68,7 +70,7 @@ public record Standing(
     return new Standing(answered, why, OnItsWay.NOT, null, takenFrom, starter, afterAnswer);
   }
 
-  Standing sentOn(Call.Sent where, List<Way> ways) {
+  Standing sentOn(SentCall where, List<Way> ways) {
     OnItsWay now = new OnItsWay(where, ways, onItsWay.sendings() + 1, onItsWay.diversions());
     return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
   }
@@ -82,7 +84,7 @@ public record Standing(
   }
 
   /** It waits in a slot, and rings nowhere. */
-  Standing parkedAt(Call.Parking where, List<Way> ways) {
+  Standing parkedAt(ParkedCall where, List<Way> ways) {
     OnItsWay waiting = new OnItsWay(null, ways, 0, List.of());
     return new Standing(answered, failure, waiting, where, takenFrom, starter, afterAnswer);
   }

@@ -1,6 +1,6 @@
 /**
  * What is true at the exchange now: calls, connections, wishes, devices. Begin with {@link
- * oficina.core.state.ExchangeEvent} (all that can happen) and {@link oficina.core.state.Applying}
+ * oficina.core.events.ExchangeEvent} (all that can happen) and {@link oficina.core.state.Applying}
  * (what each changes). Nothing changes but by applying an event; the same events give the same
  * state.
  */

@@ -8,10 +8,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import org.junit.jupiter.api.Test;
 
 /** The number at which messages are read out. */
@@ -34,7 +34,7 @@ class AttendantTest {
     assertThat(scene.run(new Command.SendDigits(call, TOMASZ, "4711#"))).isNull();
     assertThat(scene.events.subList(before, scene.events.size()))
         .as("a secret number is in no event")
-        .noneMatch(ExchangeEvent.DigitsSent.class::isInstance);
+        .noneMatch(TalkEvent.DigitsSent.class::isInstance);
     scene.run(new Command.AttendantClears(call, leg(call)));
     assertThat(scene.state(call)).isNull();
     assertThat(scene.entry(call, TOMASZ).result()).isEqualTo(Result.ANSWERED);

@@ -15,6 +15,8 @@ import oficina.core.call.Cause;
 import oficina.core.call.MessageEnd;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.events.MachineEvent.MailboxAnswered;
+import oficina.core.events.MachineEvent.RecordingEnded;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Message;
 import oficina.core.history.Part.Result;
@@ -25,8 +27,6 @@ import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings.Unanswered;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent.MailboxAnswered;
-import oficina.core.state.ExchangeEvent.RecordingEnded;
 import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 

@@ -11,6 +11,8 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.call.PhoneStage;
 import oficina.core.exchange.Offers.Service;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part;
@@ -19,10 +21,8 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Device;
 import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
-import oficina.core.state.OutsidePhone.Stage;
 import org.junit.jupiter.api.Test;
 
 /** A telephone outside that places calls and takes them over: rung first, taken by a key. */
@@ -83,7 +83,7 @@ class OutsidePhoneTest {
     assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(1);
     answered(INES);
     press(INES, "7");
-    assertThat(phone(INES).stage()).isEqualTo(Stage.ASKED);
+    assertThat(phone(INES).stage()).isEqualTo(PhoneStage.ASKED);
     assertThat(scene.state(call).of(TOMASZ)).isNull();
     press(INES, "1");
     assertThat(own(call, TOMASZ).state()).isEqualTo(ConnectionState.ALERTING);
@@ -254,7 +254,7 @@ class OutsidePhoneTest {
     assertThat(tryPlace(scene.nextId(), TOMASZ, "213")).isEqualTo(Reason.NO_LINE_TO_PHONE);
     assertThat(reason(new Command.MoveHere(rings, INES, DeviceId.OUTSIDE)))
         .isEqualTo(Reason.NO_LINE_TO_PHONE);
-    assertThat(reason(new Command.DeviceComes(INES, DeviceId.OUTSIDE, Device.Kind.WINDOW, true)))
+    assertThat(reason(new Command.DeviceComes(INES, DeviceId.OUTSIDE, DeviceKind.WINDOW, true)))
         .isEqualTo(Reason.NO_SUCH_DEVICE);
   }
 }

@@ -14,6 +14,9 @@ import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
+import oficina.core.events.ReachEvent.SentOn;
+import oficina.core.events.SentCall;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
@@ -21,7 +24,6 @@ import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent.SentOn;
 import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -50,7 +52,7 @@ class ParkingTest {
   void waits_with_music_until_somebody_takes_it() {
     assertThat(scene.run(new Command.Park(dov, TOMASZ, "62", ZOE, "wants the June rates")))
         .isNull();
-    Call.Parking parking = scene.exchange.state().inSlot("62").parked();
+    ParkedCall parking = scene.exchange.state().inSlot("62").parked();
     assertThat(parking.forWhom()).isEqualTo(ZOE);
     assertThat(parking.note()).isEqualTo("wants the June rates");
     assertThat(scene.state(dov, TOMASZ)).isNull();
@@ -106,7 +108,7 @@ class ParkingTest {
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(ALERTING);
     assertThat(scene.state(dov).sent())
         .isEqualTo(
-            new Call.Sent(TOMASZ, new Party.Slot("61"), Way.Reason.BACK, Cause.PARKED_TOO_LONG));
+            new SentCall(TOMASZ, new Party.Slot("61"), Way.Reason.BACK, Cause.PARKED_TOO_LONG));
     assertThat(scene.exchange.state().inSlot("61")).isNotNull();
     scene.answer(dov, TOMASZ);
     assertThat(scene.exchange.state().inSlot("61")).isNull();

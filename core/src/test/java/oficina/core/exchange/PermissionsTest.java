@@ -10,11 +10,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import oficina.core.call.CallId;
+import oficina.core.events.ParkedCall;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
 import oficina.core.people.Status;
-import oficina.core.state.Call;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -58,7 +58,7 @@ class PermissionsTest {
   @Test
   void a_note_is_read_by_whom_it_concerns_and_the_front_desk() {
     parkFor(ZOE);
-    Call.Parking forZoe = scene.exchange.state().inSlot("61").parked();
+    ParkedCall forZoe = scene.exchange.state().inSlot("61").parked();
     assertThat(mayRead(forZoe, ZOE) && mayRead(forZoe, TOMASZ)).isTrue();
     assertThat(mayRead(forZoe, INES)).as("front desk").isTrue();
     assertThat(mayRead(forZoe, BRAM)).isFalse();
@@ -67,7 +67,7 @@ class PermissionsTest {
     assertThat(mayRead(scene.exchange.state().inSlot("61").parked(), BRAM)).isTrue();
   }
 
-  private boolean mayRead(Call.Parking parking, PersonId person) {
+  private boolean mayRead(ParkedCall parking, PersonId person) {
     return Permissions.mayReadNote(scene.office.office, parking, person);
   }
 

@@ -17,6 +17,13 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.events.CallBackEvent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
@@ -29,9 +36,7 @@ import oficina.core.state.CallBack;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
@@ -85,7 +90,7 @@ final class Play {
     } else if (step.amount() < 9 && holder != null) {
       scene.run(new Command.DeviceGoes(holder, phone));
     } else if (step.amount() < 9) {
-      scene.run(new Command.DeviceComes(person, phone, Device.Kind.TELEPHONE, true));
+      scene.run(new Command.DeviceComes(person, phone, DeviceKind.TELEPHONE, true));
     } else if (state.devices(person).stream().noneMatch(d -> d.id().equals(Scene.WINDOW))) {
       scene.comes(person);
     } else {
@@ -499,7 +504,7 @@ final class Play {
 
   private Stream<DeviceId> telephones(PersonId person) {
     return scene.exchange.state().devices(person).stream()
-        .filter(device -> device.kind() == Device.Kind.TELEPHONE)
+        .filter(device -> device.kind() == DeviceKind.TELEPHONE)
         .map(Device::id);
   }
 
@@ -596,29 +601,29 @@ final class Play {
     }
 
     @Override
-    public Void of(ExchangeEvent.Originated e) {
+    public Void of(ReachEvent.Originated e) {
       add(parts, e.behalf());
       return begins(e.leg(), e.caller().employee());
     }
 
     @Override
-    public Void of(ExchangeEvent.CallBackRings e) {
+    public Void of(CallBackEvent.CallBackRings e) {
       return begins(e.leg(), e.caller().employee());
     }
 
     @Override
-    public Void of(ExchangeEvent.NetworkReached e) {
+    public Void of(ReachEvent.NetworkReached e) {
       return begins(e.leg(), null);
     }
 
     @Override
-    public Void of(ExchangeEvent.Delivered e) {
+    public Void of(ReachEvent.Delivered e) {
       add(parts, e.line() == null ? null : e.line().employee());
       return begins(e.leg(), e.party().employee());
     }
 
     @Override
-    public Void of(ExchangeEvent.Merged e) {
+    public Void of(TalkEvent.Merged e) {
       assertThat(legs.get(e.other()).remove(e.otherLeg())).as("rule 2: %s", e).isTrue();
       PersonId person = scene.party(e).employee();
       if (person != null
@@ -629,42 +634,42 @@ final class Play {
     }
 
     @Override
-    public Void of(ExchangeEvent.MailboxAnswered e) {
+    public Void of(MachineEvent.MailboxAnswered e) {
       parts.addAll(e.missedBy());
       return begins(e.leg(), null);
     }
 
     @Override
-    public Void of(ExchangeEvent.Welcomed e) {
+    public Void of(MachineEvent.Welcomed e) {
       return begins(e.leg(), null);
     }
 
     @Override
-    public Void of(ExchangeEvent.Routed e) {
+    public Void of(ReachEvent.Routed e) {
       e.diversions().forEach(each -> add(parts, each.from().employee()));
       return null;
     }
 
     @Override
-    public Void of(ExchangeEvent.Blocked e) {
+    public Void of(ReachEvent.Blocked e) {
       parts.addAll(e.from());
       return null;
     }
 
     @Override
-    public Void of(ExchangeEvent.Failed e) {
+    public Void of(ReachEvent.Failed e) {
       parts.addAll(e.missedBy());
       return null;
     }
 
     @Override
-    public Void of(ExchangeEvent.ConnectionCleared e) {
+    public Void of(TalkEvent.ConnectionCleared e) {
       assertThat(open.remove(e.leg())).as("rule 2: ends once: %s", e).isTrue();
       return null;
     }
 
     @Override
-    public Void of(ExchangeEvent.CallCleared e) {
+    public Void of(TalkEvent.CallCleared e) {
       assertThat(open).as("rule 2: every connection of %s", e.call() + " ended").isEmpty();
       assertThat(scene.entries(e.call()).stream().map(Part::person))
           .as("rule 5: one entry each for %s", e.call())

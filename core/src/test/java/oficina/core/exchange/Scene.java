@@ -12,7 +12,10 @@ import java.util.Map;
 import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
 import oficina.core.history.Segment;
@@ -24,8 +27,6 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 
 /** An exchange at work in a test: commands in the order of the story, time moved by hand. */
 public final class Scene {
@@ -38,7 +39,7 @@ public final class Scene {
   public final List<Notice> notices = new ArrayList<>();
   private final Map<CallId, Map<PersonId, Part>> entries = new HashMap<>();
   private final Map<CallId, List<Segment>> courses = new HashMap<>();
-  private final Map<ExchangeEvent.Merged, Party> moved = new HashMap<>();
+  private final Map<TalkEvent.Merged, Party> moved = new HashMap<>();
   private Instant now = TestOffice.START;
   private int calls;
 
@@ -48,7 +49,7 @@ public final class Scene {
   }
 
   public void comes(PersonId person) {
-    run(new Command.DeviceComes(person, WINDOW, Device.Kind.WINDOW, true));
+    run(new Command.DeviceComes(person, WINDOW, DeviceKind.WINDOW, true));
   }
 
   public void goes(PersonId person) {
@@ -76,7 +77,7 @@ public final class Scene {
       return refusal;
     }
     for (ExchangeEvent event : ((Decision.Accepted) decision).events()) {
-      if (event instanceof ExchangeEvent.Merged merged) {
+      if (event instanceof TalkEvent.Merged merged) {
         moved.put(merged, exchange.state().call(merged.other()).leg(merged.otherLeg()).party());
       }
       notices.addAll(Notices.of(event, exchange.state()));
@@ -131,7 +132,7 @@ public final class Scene {
   }
 
   /** Who came over from the other call. */
-  Party party(ExchangeEvent.Merged event) {
+  Party party(TalkEvent.Merged event) {
     return moved.get(event);
   }
 

@@ -10,9 +10,9 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.history.Segment;
 import oficina.core.state.Call;
-import oficina.core.state.Device;
 import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
@@ -72,7 +72,7 @@ class UnattendedTest {
   void a_telephone_that_nobody_sits_at_does_not_attend_what_was_answered_elsewhere() {
     talk();
     DeviceId telephone = new DeviceId("telephone");
-    scene.run(new Command.DeviceComes(INES, telephone, Device.Kind.TELEPHONE, false));
+    scene.run(new Command.DeviceComes(INES, telephone, DeviceKind.TELEPHONE, false));
     scene.goes(INES);
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.MUSIC);
     scene.run(new Command.MoveHere(call, INES, telephone));
@@ -82,7 +82,7 @@ class UnattendedTest {
   @Test
   void another_window_does_not_attend_what_is_not_heard_there() {
     talk();
-    scene.run(new Command.DeviceComes(INES, new DeviceId("window-2"), Device.Kind.WINDOW, true));
+    scene.run(new Command.DeviceComes(INES, new DeviceId("window-2"), DeviceKind.WINDOW, true));
     scene.goes(INES);
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.MUSIC);
     scene.run(new Command.MoveHere(call, INES, new DeviceId("window-2")));

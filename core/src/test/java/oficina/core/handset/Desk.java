@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Exchange;
@@ -16,7 +17,6 @@ import oficina.core.exchange.Refusal;
 import oficina.core.exchange.Scene;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
-import oficina.core.state.Device;
 import org.jspecify.annotations.Nullable;
 
 /** A telephone on somebody's desk in a test, whose keys are pressed and whose display is read. */
@@ -40,7 +40,7 @@ final class Desk implements Surroundings {
   }
 
   void plugged() {
-    scene.run(new Command.DeviceComes(holder, DEVICE, Device.Kind.TELEPHONE, true));
+    scene.run(new Command.DeviceComes(holder, DEVICE, DeviceKind.TELEPHONE, true));
   }
 
   void unplugged() {

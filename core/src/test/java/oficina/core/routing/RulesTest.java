@@ -30,6 +30,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.ReachEvent;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.RandomRules;
 import oficina.core.exchange.Refusal;
@@ -52,7 +54,6 @@ import oficina.core.rules.Situation;
 import oficina.core.rules.Timetable;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -302,7 +303,7 @@ class RulesTest {
             event ->
                 assertThat(event)
                     .isInstanceOfSatisfying(
-                        ExchangeEvent.MailboxAnswered.class,
+                        MachineEvent.MailboxAnswered.class,
                         e -> assertThat(e.occasion().name()).isEqualTo("CLOSED")));
     assertThat(scene.entry(closed, TOMASZ).result()).isEqualTo(Part.Result.MISSED_CLOSED);
   }
@@ -490,7 +491,7 @@ class RulesTest {
       case 2 -> scene.goes(person);
       case 3 ->
           scene.exchange.apply(
-              new ExchangeEvent.Originated(
+              new ReachEvent.Originated(
                   scene.nextId(),
                   scene.now(),
                   1,

@@ -8,11 +8,11 @@ import java.util.List;
 import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Scene;
 import oficina.core.people.Group;
 import oficina.core.seen.Lamp.Light;
-import oficina.core.state.Device;
 import org.junit.jupiter.api.Test;
 
 /** What everybody sees of somebody, from their devices and calls alone. */
@@ -25,7 +25,7 @@ class LampTest {
   }
 
   private void telephone(boolean attended) {
-    scene.run(new Command.DeviceComes(ZOE, DESK, Device.Kind.TELEPHONE, attended));
+    scene.run(new Command.DeviceComes(ZOE, DESK, DeviceKind.TELEPHONE, attended));
   }
 
   @Test

@@ -4,11 +4,12 @@ import jakarta.annotation.PreDestroy;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.ReachEvent;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
-import oficina.core.state.FewEvents;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.push.Pushes;
@@ -46,7 +47,7 @@ class Attempts implements ExchangeListener {
           }
 
           @Override
-          public @Nullable Void of(ExchangeEvent.Blocked e) {
+          public @Nullable Void of(ReachEvent.Blocked e) {
             if (after != null) {
               work.execute(() -> note(e, after));
             }
@@ -55,7 +56,7 @@ class Attempts implements ExchangeListener {
         });
   }
 
-  private void note(ExchangeEvent.Blocked e, Call call) {
+  private void note(ReachEvent.Blocked e, Call call) {
     Party called = call.called();
     String number =
         call.caller().outsideNumber() == null ? "" : call.caller().outsideNumber().e164();

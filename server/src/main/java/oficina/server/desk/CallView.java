@@ -5,12 +5,12 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.Cause;
+import oficina.core.call.DeviceKind;
+import oficina.core.call.PhoneStage;
 import oficina.core.exchange.Offers;
 import oficina.core.history.Part.Direction;
 import oficina.core.seen.Standpoint.Phase;
-import oficina.core.state.Device;
 import oficina.core.state.Listening;
-import oficina.core.state.OutsidePhone;
 import oficina.server.history.SegmentView;
 import oficina.server.people.PartyView;
 import org.jspecify.annotations.Nullable;
@@ -90,7 +90,7 @@ public record CallView(
    */
   public record Mine(
       @Schema(nullable = true) @Nullable String device,
-      @Schema(nullable = true) Device.@Nullable Kind deviceKind,
+      @Schema(nullable = true) @Nullable DeviceKind deviceKind,
       boolean silenced,
       boolean muted,
       boolean reminded,
@@ -102,7 +102,7 @@ public record CallView(
    *
    * @param places whether the call is placed once it is there; otherwise it moves there
    */
-  public record PhoneOutside(String number, OutsidePhone.Stage stage, boolean places) {}
+  public record PhoneOutside(String number, PhoneStage stage, boolean places) {}
 
   /**
    * That a call is recorded, or was until it was stopped.

@@ -5,7 +5,9 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.events.SentCall;
 import oficina.core.exchange.ActedFor;
 import oficina.core.exchange.Offers;
 import oficina.core.history.CallRecord;
@@ -165,7 +167,7 @@ class CallViews {
         .orElse(null);
   }
 
-  private static Device.@Nullable Kind kind(@Nullable DeviceId wanted, List<Device> devices) {
+  private static @Nullable DeviceKind kind(@Nullable DeviceId wanted, List<Device> devices) {
     return devices.stream()
         .filter(device -> device.id().equals(wanted))
         .map(Device::kind)
@@ -187,7 +189,7 @@ class CallViews {
   }
 
   private CallView.@Nullable Returned returned(Call call, Connection own) {
-    Call.Sent sent = call.sent();
+    SentCall sent = call.sent();
     if (sent == null || sent.toTarget() || !own.rings()) {
       return null;
     }

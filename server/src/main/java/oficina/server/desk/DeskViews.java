@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.events.ParkedCall;
 import oficina.core.exchange.Exchange;
 import oficina.core.exchange.Permissions;
 import oficina.core.history.CallRecords;
@@ -162,7 +163,7 @@ public class DeskViews {
     if (call == null) {
       return null;
     }
-    Call.Parking parking = call.parked();
+    ParkedCall parking = call.parked();
     PersonId forWhom = parking.forWhom();
     return new SlotView.Waiting(
         call.id().value(),

@@ -1,10 +1,10 @@
 package oficina.server.desk;
 
 import java.util.List;
+import oficina.core.events.ParkedCall;
 import oficina.core.exchange.Permissions;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
-import oficina.core.state.Call;
 import org.jspecify.annotations.Nullable;
 
 /** All park slots as they are now; not everybody reads every note. */
@@ -21,7 +21,7 @@ public record Shelf(List<Slot> slots) {
    * @param whole as somebody sees it who may see everything
    * @param parking of the call in it; null when it is free
    */
-  record Slot(SlotView whole, Call.@Nullable Parking parking) {}
+  record Slot(SlotView whole, @Nullable ParkedCall parking) {}
 
   /** The slots as this person sees them. */
   public List<SlotView> seenBy(PersonId viewer, Office office) {

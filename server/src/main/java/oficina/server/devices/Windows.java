@@ -4,11 +4,12 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Command;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
@@ -44,7 +45,7 @@ public class Windows implements ExchangeListener {
     loop.post(
         () -> {
           connections.merge(new Window(person, device), 1, Integer::sum);
-          loop.run(new Command.DeviceComes(person, device, Device.Kind.WINDOW, true));
+          loop.run(new Command.DeviceComes(person, device, DeviceKind.WINDOW, true));
           loop.run(new Command.Tick()); // somebody may have waited for them
         });
   }
@@ -87,7 +88,7 @@ public class Windows implements ExchangeListener {
   public void takenUp(ExchangeState state) {
     for (PersonId person : state.reachable()) {
       for (Device device : state.devices(person)) {
-        if (device.kind() == Device.Kind.WINDOW) {
+        if (device.kind() == DeviceKind.WINDOW) {
           Window window = new Window(person, device.id());
           connections.merge(window, 1, Integer::sum);
           loop.later(GRACE, () -> gone(window));

@@ -1,8 +1,8 @@
 package oficina.server.exchange;
 
 import oficina.core.call.CallId;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
 

@@ -1,7 +1,7 @@
 package oficina.server.exchange;
 
+import oficina.core.events.ExchangeEvent;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -5,9 +5,9 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import oficina.core.call.CallId;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -11,6 +11,8 @@ import java.util.Set;
 import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Refusal;
@@ -21,7 +23,6 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeListener;
@@ -119,7 +120,7 @@ public class Handsets implements ExchangeListener {
     Plugged there = new Plugged(owner, handset, loans.of(owner), around);
     plugged.put(owner, there);
     takeFromOthers(there);
-    loop.run(new Command.DeviceComes(there.holder, there.device(), Device.Kind.TELEPHONE, true));
+    loop.run(new Command.DeviceComes(there.holder, there.device(), DeviceKind.TELEPHONE, true));
     loop.run(new Command.Tick()); // somebody may have waited for them
     count(there);
     show(there);
@@ -375,7 +376,7 @@ public class Handsets implements ExchangeListener {
         each.handset.replaced();
       } else if (office.directory().person(each.holder).isEmpty()) {
         loans.giveBack(each.owner);
-        loop.run(new Command.DeviceComes(each.owner, each.device(), Device.Kind.TELEPHONE, true));
+        loop.run(new Command.DeviceComes(each.owner, each.device(), DeviceKind.TELEPHONE, true));
         changesHands(each);
       }
     }

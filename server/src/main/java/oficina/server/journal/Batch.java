@@ -2,8 +2,8 @@ package oficina.server.journal;
 
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.history.CallRecords;
-import oficina.core.state.ExchangeEvent;
 import org.jspecify.annotations.Nullable;
 
 /**

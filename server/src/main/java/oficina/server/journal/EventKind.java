@@ -4,7 +4,15 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import oficina.core.state.ExchangeEvent;
+import oficina.core.events.CallBackEvent;
+import oficina.core.events.DeviceEvent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.PhoneEvent;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.StatusEvent;
+import oficina.core.events.TalkEvent;
+import oficina.core.events.TapeEvent;
 
 /**
  * The kinds of events as the journal knows them: a name for good, whatever its class is called, and
@@ -12,48 +20,48 @@ import oficina.core.state.ExchangeEvent;
  * and writes an {@link Upcaster} from the one before.
  */
 enum EventKind {
-  ORIGINATED("Originated", 4, ExchangeEvent.Originated.class),
-  NETWORK_REACHED("NetworkReached", 2, ExchangeEvent.NetworkReached.class),
-  DELIVERED("Delivered", 1, ExchangeEvent.Delivered.class),
-  ASKED("Asked", 1, ExchangeEvent.Asked.class),
-  SILENCED("Silenced", 1, ExchangeEvent.Silenced.class),
-  ESTABLISHED("Established", 1, ExchangeEvent.Established.class),
-  HELD("Held", 1, ExchangeEvent.Held.class),
-  RETRIEVED("Retrieved", 1, ExchangeEvent.Retrieved.class),
-  HOLD_REMINDED("HoldReminded", 1, ExchangeEvent.HoldReminded.class),
-  MUTED("Muted", 1, ExchangeEvent.Muted.class),
-  UNATTENDED("Unattended", 1, ExchangeEvent.Unattended.class),
-  MOVED("Moved", 1, ExchangeEvent.Moved.class),
-  PARKED("Parked", 2, ExchangeEvent.Parked.class),
-  SENT_ON("SentOn", 2, ExchangeEvent.SentOn.class),
-  MERGED("Merged", 1, ExchangeEvent.Merged.class),
-  DIGITS_SENT("DigitsSent", 1, ExchangeEvent.DigitsSent.class),
-  FAILED("Failed", 1, ExchangeEvent.Failed.class),
-  MAILBOX_ANSWERED("MailboxAnswered", 2, ExchangeEvent.MailboxAnswered.class),
-  WELCOMED("Welcomed", 1, ExchangeEvent.Welcomed.class),
-  RECORDING_BEGAN("RecordingBegan", 1, ExchangeEvent.RecordingBegan.class),
-  MESSAGE_HEARD("MessageHeard", 1, ExchangeEvent.MessageHeard.class),
-  RECORDING_ENDED("RecordingEnded", 1, ExchangeEvent.RecordingEnded.class),
-  TAPE_STARTED("TapeStarted", 1, ExchangeEvent.TapeStarted.class),
-  TAPE_ANNOUNCED("TapeAnnounced", 1, ExchangeEvent.TapeAnnounced.class),
-  TAPE_REFUSED("TapeRefused", 1, ExchangeEvent.TapeRefused.class),
-  TAPE_STOPPED("TapeStopped", 1, ExchangeEvent.TapeStopped.class),
-  CALL_BACK_REQUESTED("CallBackRequested", 1, ExchangeEvent.CallBackRequested.class),
-  CALL_BACK_ARMED("CallBackArmed", 1, ExchangeEvent.CallBackArmed.class),
-  CALL_BACK_RINGS("CallBackRings", 1, ExchangeEvent.CallBackRings.class),
-  CALL_BACK_ANSWERED("CallBackAnswered", 1, ExchangeEvent.CallBackAnswered.class),
-  CALL_BACK_CLEARED("CallBackCleared", 1, ExchangeEvent.CallBackCleared.class),
-  CONNECTION_CLEARED("ConnectionCleared", 1, ExchangeEvent.ConnectionCleared.class),
-  CALL_CLEARED("CallCleared", 1, ExchangeEvent.CallCleared.class),
-  DEVICE_CAME("DeviceCame", 1, ExchangeEvent.DeviceCame.class),
-  DEVICE_WENT("DeviceWent", 1, ExchangeEvent.DeviceWent.class),
-  PHONE_CALLED("PhoneCalled", 1, ExchangeEvent.PhoneCalled.class),
-  PHONE_PROGRESSED("PhoneProgressed", 1, ExchangeEvent.PhoneProgressed.class),
-  PHONE_RELEASED("PhoneReleased", 1, ExchangeEvent.PhoneReleased.class),
-  ROUTED("Routed", 1, ExchangeEvent.Routed.class),
-  BLOCKED("Blocked", 1, ExchangeEvent.Blocked.class),
-  STATUS_SET("StatusSet", 1, ExchangeEvent.StatusSet.class),
-  STATUS_OVER("StatusOver", 1, ExchangeEvent.StatusOver.class);
+  ORIGINATED("Originated", 4, ReachEvent.Originated.class),
+  NETWORK_REACHED("NetworkReached", 2, ReachEvent.NetworkReached.class),
+  DELIVERED("Delivered", 1, ReachEvent.Delivered.class),
+  ASKED("Asked", 1, ReachEvent.Asked.class),
+  SILENCED("Silenced", 1, ReachEvent.Silenced.class),
+  ESTABLISHED("Established", 1, TalkEvent.Established.class),
+  HELD("Held", 1, TalkEvent.Held.class),
+  RETRIEVED("Retrieved", 1, TalkEvent.Retrieved.class),
+  HOLD_REMINDED("HoldReminded", 1, TalkEvent.HoldReminded.class),
+  MUTED("Muted", 1, TalkEvent.Muted.class),
+  UNATTENDED("Unattended", 1, TalkEvent.Unattended.class),
+  MOVED("Moved", 1, TalkEvent.Moved.class),
+  PARKED("Parked", 2, TalkEvent.Parked.class),
+  SENT_ON("SentOn", 2, ReachEvent.SentOn.class),
+  MERGED("Merged", 1, TalkEvent.Merged.class),
+  DIGITS_SENT("DigitsSent", 1, TalkEvent.DigitsSent.class),
+  FAILED("Failed", 1, ReachEvent.Failed.class),
+  MAILBOX_ANSWERED("MailboxAnswered", 2, MachineEvent.MailboxAnswered.class),
+  WELCOMED("Welcomed", 1, MachineEvent.Welcomed.class),
+  RECORDING_BEGAN("RecordingBegan", 1, MachineEvent.RecordingBegan.class),
+  MESSAGE_HEARD("MessageHeard", 1, MachineEvent.MessageHeard.class),
+  RECORDING_ENDED("RecordingEnded", 1, MachineEvent.RecordingEnded.class),
+  TAPE_STARTED("TapeStarted", 1, TapeEvent.TapeStarted.class),
+  TAPE_ANNOUNCED("TapeAnnounced", 1, TapeEvent.TapeAnnounced.class),
+  TAPE_REFUSED("TapeRefused", 1, TapeEvent.TapeRefused.class),
+  TAPE_STOPPED("TapeStopped", 1, TapeEvent.TapeStopped.class),
+  CALL_BACK_REQUESTED("CallBackRequested", 1, CallBackEvent.CallBackRequested.class),
+  CALL_BACK_ARMED("CallBackArmed", 1, CallBackEvent.CallBackArmed.class),
+  CALL_BACK_RINGS("CallBackRings", 1, CallBackEvent.CallBackRings.class),
+  CALL_BACK_ANSWERED("CallBackAnswered", 1, CallBackEvent.CallBackAnswered.class),
+  CALL_BACK_CLEARED("CallBackCleared", 1, CallBackEvent.CallBackCleared.class),
+  CONNECTION_CLEARED("ConnectionCleared", 1, TalkEvent.ConnectionCleared.class),
+  CALL_CLEARED("CallCleared", 1, TalkEvent.CallCleared.class),
+  DEVICE_CAME("DeviceCame", 1, DeviceEvent.DeviceCame.class),
+  DEVICE_WENT("DeviceWent", 1, DeviceEvent.DeviceWent.class),
+  PHONE_CALLED("PhoneCalled", 1, PhoneEvent.PhoneCalled.class),
+  PHONE_PROGRESSED("PhoneProgressed", 1, PhoneEvent.PhoneProgressed.class),
+  PHONE_RELEASED("PhoneReleased", 1, PhoneEvent.PhoneReleased.class),
+  ROUTED("Routed", 1, ReachEvent.Routed.class),
+  BLOCKED("Blocked", 1, ReachEvent.Blocked.class),
+  STATUS_SET("StatusSet", 1, StatusEvent.StatusSet.class),
+  STATUS_OVER("StatusOver", 1, StatusEvent.StatusOver.class);
 
   private static final Map<String, EventKind> BY_NAME =
       Arrays.stream(values()).collect(Collectors.toMap(EventKind::stored, Function.identity()));
@@ -98,212 +106,212 @@ enum EventKind {
 
   private static final class Naming implements ExchangeEvent.Cases<EventKind> {
     @Override
-    public EventKind of(ExchangeEvent.Originated event) {
+    public EventKind of(ReachEvent.Originated event) {
       return ORIGINATED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.NetworkReached event) {
+    public EventKind of(ReachEvent.NetworkReached event) {
       return NETWORK_REACHED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Delivered event) {
+    public EventKind of(ReachEvent.Delivered event) {
       return DELIVERED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Asked event) {
+    public EventKind of(ReachEvent.Asked event) {
       return ASKED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Silenced event) {
+    public EventKind of(ReachEvent.Silenced event) {
       return SILENCED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Established event) {
+    public EventKind of(TalkEvent.Established event) {
       return ESTABLISHED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Held event) {
+    public EventKind of(TalkEvent.Held event) {
       return HELD;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Retrieved event) {
+    public EventKind of(TalkEvent.Retrieved event) {
       return RETRIEVED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.HoldReminded event) {
+    public EventKind of(TalkEvent.HoldReminded event) {
       return HOLD_REMINDED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Muted event) {
+    public EventKind of(TalkEvent.Muted event) {
       return MUTED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Unattended event) {
+    public EventKind of(TalkEvent.Unattended event) {
       return UNATTENDED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Moved event) {
+    public EventKind of(TalkEvent.Moved event) {
       return MOVED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Parked event) {
+    public EventKind of(TalkEvent.Parked event) {
       return PARKED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.SentOn event) {
+    public EventKind of(ReachEvent.SentOn event) {
       return SENT_ON;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Merged event) {
+    public EventKind of(TalkEvent.Merged event) {
       return MERGED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.DigitsSent event) {
+    public EventKind of(TalkEvent.DigitsSent event) {
       return DIGITS_SENT;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Failed event) {
+    public EventKind of(ReachEvent.Failed event) {
       return FAILED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.MailboxAnswered event) {
+    public EventKind of(MachineEvent.MailboxAnswered event) {
       return MAILBOX_ANSWERED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Welcomed event) {
+    public EventKind of(MachineEvent.Welcomed event) {
       return WELCOMED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.RecordingBegan event) {
+    public EventKind of(MachineEvent.RecordingBegan event) {
       return RECORDING_BEGAN;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.MessageHeard event) {
+    public EventKind of(MachineEvent.MessageHeard event) {
       return MESSAGE_HEARD;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.RecordingEnded event) {
+    public EventKind of(MachineEvent.RecordingEnded event) {
       return RECORDING_ENDED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.TapeStarted event) {
+    public EventKind of(TapeEvent.TapeStarted event) {
       return TAPE_STARTED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.TapeAnnounced event) {
+    public EventKind of(TapeEvent.TapeAnnounced event) {
       return TAPE_ANNOUNCED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.TapeRefused event) {
+    public EventKind of(TapeEvent.TapeRefused event) {
       return TAPE_REFUSED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.TapeStopped event) {
+    public EventKind of(TapeEvent.TapeStopped event) {
       return TAPE_STOPPED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.CallBackRequested event) {
+    public EventKind of(CallBackEvent.CallBackRequested event) {
       return CALL_BACK_REQUESTED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.CallBackArmed event) {
+    public EventKind of(CallBackEvent.CallBackArmed event) {
       return CALL_BACK_ARMED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.CallBackRings event) {
+    public EventKind of(CallBackEvent.CallBackRings event) {
       return CALL_BACK_RINGS;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.CallBackAnswered event) {
+    public EventKind of(CallBackEvent.CallBackAnswered event) {
       return CALL_BACK_ANSWERED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.CallBackCleared event) {
+    public EventKind of(CallBackEvent.CallBackCleared event) {
       return CALL_BACK_CLEARED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.ConnectionCleared event) {
+    public EventKind of(TalkEvent.ConnectionCleared event) {
       return CONNECTION_CLEARED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.CallCleared event) {
+    public EventKind of(TalkEvent.CallCleared event) {
       return CALL_CLEARED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.DeviceCame event) {
+    public EventKind of(DeviceEvent.DeviceCame event) {
       return DEVICE_CAME;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.DeviceWent event) {
+    public EventKind of(DeviceEvent.DeviceWent event) {
       return DEVICE_WENT;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.PhoneCalled event) {
+    public EventKind of(PhoneEvent.PhoneCalled event) {
       return PHONE_CALLED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.PhoneProgressed event) {
+    public EventKind of(PhoneEvent.PhoneProgressed event) {
       return PHONE_PROGRESSED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.PhoneReleased event) {
+    public EventKind of(PhoneEvent.PhoneReleased event) {
       return PHONE_RELEASED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Routed event) {
+    public EventKind of(ReachEvent.Routed event) {
       return ROUTED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.Blocked event) {
+    public EventKind of(ReachEvent.Blocked event) {
       return BLOCKED;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.StatusSet event) {
+    public EventKind of(StatusEvent.StatusSet event) {
       return STATUS_SET;
     }
 
     @Override
-    public EventKind of(ExchangeEvent.StatusOver event) {
+    public EventKind of(StatusEvent.StatusOver event) {
       return STATUS_OVER;
     }
   }

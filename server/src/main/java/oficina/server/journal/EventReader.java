@@ -5,7 +5,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import oficina.core.state.ExchangeEvent;
+import oficina.core.events.ExchangeEvent;
 import oficina.server.json.CoreJson;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;

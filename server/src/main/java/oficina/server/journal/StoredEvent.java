@@ -1,6 +1,6 @@
 package oficina.server.journal;
 
-import oficina.core.state.ExchangeEvent;
+import oficina.core.events.ExchangeEvent;
 import oficina.server.json.CoreJson;
 
 /**

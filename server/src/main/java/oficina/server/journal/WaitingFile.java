@@ -7,7 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import oficina.core.state.ExchangeEvent;
+import oficina.core.events.ExchangeEvent;
 import oficina.server.json.CoreJson;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;

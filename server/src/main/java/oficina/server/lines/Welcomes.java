@@ -8,13 +8,15 @@ import java.util.concurrent.CompletableFuture;
 import oficina.core.call.CallId;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Command;
 import oficina.core.people.GroupId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.core.voicemail.ExtensionKeys;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
@@ -130,13 +132,13 @@ class Welcomes implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Welcomed e) {
+    public @Nullable Void of(MachineEvent.Welcomed e) {
       begins(new EndId.Machine(e.call(), e.leg()), e.welcome().line());
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
+    public @Nullable Void of(TalkEvent.ConnectionCleared e) {
       Session session = sessions.get(e.call());
       if (session != null && session.id.leg() == e.leg()) {
         sessions.remove(e.call());

@@ -12,12 +12,14 @@ import java.util.stream.Collectors;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.call.TapeEnd;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.TalkEvent;
+import oficina.core.events.TapeEvent;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.core.state.Tape;
 import oficina.core.state.Taping;
 import oficina.server.exchange.ExchangeListener;
@@ -75,13 +77,13 @@ class Recorder implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.TapeAnnounced e) {
+    public @Nullable Void of(TapeEvent.TapeAnnounced e) {
       telling.tell(e.call());
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.TapeStopped e) {
+    public @Nullable Void of(TapeEvent.TapeStopped e) {
       TapeWriter writer = here(e.call()).get(e.leg());
       if (writer != null && e.why() == TapeEnd.REFUSED) {
         here(e.call()).remove(e.leg());
@@ -92,7 +94,7 @@ class Recorder implements ExchangeListener {
 
     /** Whoever comes over brings along what is recorded for them. */
     @Override
-    public @Nullable Void of(ExchangeEvent.Merged e) {
+    public @Nullable Void of(TalkEvent.Merged e) {
       TapeWriter writer = here(e.other()).remove(e.otherLeg());
       engine.tap(e.other(), List.of());
       if (writer != null) {
@@ -103,7 +105,7 @@ class Recorder implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.DigitsSent e) {
+    public @Nullable Void of(TalkEvent.DigitsSent e) {
       here(e.call()).values().forEach(writer -> writer.digits(e.digits()));
       return null;
     }

@@ -4,13 +4,14 @@ import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.call.CallId;
+import oficina.core.events.DeviceEvent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
 import oficina.core.exchange.Command;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
-import oficina.core.state.FewEvents;
 import oficina.server.door.TokenBuckets;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
@@ -128,7 +129,7 @@ public class Softphones implements ExchangeListener {
           }
 
           @Override
-          public @Nullable Void of(ExchangeEvent.DeviceWent e) {
+          public @Nullable Void of(DeviceEvent.DeviceWent e) {
             disconnect(new EndId.Device(e.person(), e.device()));
             return null;
           }

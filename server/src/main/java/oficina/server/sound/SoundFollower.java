@@ -11,14 +11,17 @@ import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.PhoneStage;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.PhoneEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.sound.Dtmf;
 import oficina.core.sound.Tones;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import oficina.server.exchange.ExchangeListener;
@@ -89,7 +92,7 @@ class SoundFollower implements ExchangeListener {
     if (event.inCall() != null) {
       touched.add(event.inCall());
     }
-    if (event instanceof ExchangeEvent.Merged merged) {
+    if (event instanceof TalkEvent.Merged merged) {
       touched.add(merged.other());
     }
     return touched;
@@ -140,14 +143,14 @@ class SoundFollower implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.DigitsSent e) {
+    public @Nullable Void of(TalkEvent.DigitsSent e) {
       engine.play(e.call(), e.leg(), Dtmf.sound(e.digits()));
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.PhoneProgressed e) {
-      if (e.stage() == OutsidePhone.Stage.ASKED) {
+    public @Nullable Void of(PhoneEvent.PhoneProgressed e) {
+      if (e.stage() == PhoneStage.ASKED) {
         asked(e.line());
       } else {
         engine.ended(e.line());
@@ -156,7 +159,7 @@ class SoundFollower implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.PhoneReleased e) {
+    public @Nullable Void of(PhoneEvent.PhoneReleased e) {
       engine.ended(e.line());
       return null;
     }
@@ -170,7 +173,7 @@ class SoundFollower implements ExchangeListener {
       become(call.id(), call, lines);
     }
     for (OutsidePhone phone : state.outsidePhones()) {
-      if (phone.stage() == OutsidePhone.Stage.ASKED) {
+      if (phone.stage() == PhoneStage.ASKED) {
         asked(phone.line());
       }
     }

@@ -4,20 +4,20 @@ import java.time.Duration;
 import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.events.CallBackEvent.CallBackRings;
+import oficina.core.events.DeviceEvent.DeviceCame;
+import oficina.core.events.DeviceEvent.DeviceWent;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.ReachEvent.Delivered;
+import oficina.core.events.TalkEvent.Established;
 import oficina.core.exchange.Command;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
-import oficina.core.state.ExchangeEvent.CallBackRings;
-import oficina.core.state.ExchangeEvent.Delivered;
-import oficina.core.state.ExchangeEvent.DeviceCame;
-import oficina.core.state.ExchangeEvent.DeviceWent;
-import oficina.core.state.ExchangeEvent.Established;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
@@ -148,7 +148,7 @@ final class ColleagueStandIn implements ExchangeListener {
       loop.run(new Command.DeviceGoes(person, TELEPHONE));
     } else {
       loop.run(
-          new Command.DeviceComes(person, TELEPHONE, Device.Kind.TELEPHONE, habit == StandIn.DESK));
+          new Command.DeviceComes(person, TELEPHONE, DeviceKind.TELEPHONE, habit == StandIn.DESK));
     }
   }
 

@@ -15,7 +15,9 @@ import java.util.stream.Collectors;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Command.MakeCall;
 import oficina.core.exchange.Decision;
@@ -28,8 +30,6 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.server.journal.Batch;
 import oficina.server.journal.JournalStore;
 import oficina.server.office.OfficeData;
@@ -75,7 +75,7 @@ final class DemoPast {
       }
     }
     now = days.get(0).atTime(OPENS).atZone(zone).toInstant();
-    everybody(person -> new Command.DeviceComes(person, DEVICE, Device.Kind.TELEPHONE, true));
+    everybody(person -> new Command.DeviceComes(person, DEVICE, DeviceKind.TELEPHONE, true));
     days.forEach(this::day);
     everybody(person -> new Command.DeviceGoes(person, DEVICE));
     journal.append(entries, history);

@@ -8,13 +8,17 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.PhoneEvent;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Command;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.core.state.OutsidePhone;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
@@ -92,19 +96,19 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.NetworkReached e) {
+    public @Nullable Void of(ReachEvent.NetworkReached e) {
       newCall(new Place(e.call(), e.leg()));
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.PhoneCalled e) {
+    public @Nullable Void of(PhoneEvent.PhoneCalled e) {
       newCall(new Place(e.line(), ONLY));
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Merged e) {
+    public @Nullable Void of(TalkEvent.Merged e) {
       Place before = new Place(e.other(), e.otherLeg());
       TrunkCall moved = places.remove(before);
       if (moved != null) {
@@ -136,27 +140,27 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.NetworkReached e) {
+    public @Nullable Void of(ReachEvent.NetworkReached e) {
       CallerId shown = e.shown() == null ? after.callerId() : e.shown();
       trunk.setUp(then.get(new Place(e.call(), e.leg())), e.party(), shown.number());
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.PhoneCalled e) {
+    public @Nullable Void of(PhoneEvent.PhoneCalled e) {
       TrunkCall line = then.get(new Place(e.line(), ONLY));
       trunk.setUp(line, new Party.Outside(e.number()), e.shown().number());
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.PhoneReleased e) {
+    public @Nullable Void of(PhoneEvent.PhoneReleased e) {
       released(new Place(e.line(), ONLY));
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Merged e) {
+    public @Nullable Void of(TalkEvent.Merged e) {
       TrunkCall moved = then.remove(new Place(e.other(), e.otherLeg()));
       if (moved != null) {
         then.put(new Place(e.call(), e.leg()), moved);
@@ -165,7 +169,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.DigitsSent e) {
+    public @Nullable Void of(TalkEvent.DigitsSent e) {
       TrunkCall call = then.get(new Place(e.call(), e.leg()));
       if (call != null) {
         trunk.digits(call, e.digits());
@@ -174,7 +178,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Established e) {
+    public @Nullable Void of(TalkEvent.Established e) {
       if (e.leg() != CALLER) {
         answered(e.call());
       }
@@ -182,13 +186,13 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.MailboxAnswered e) {
+    public @Nullable Void of(MachineEvent.MailboxAnswered e) {
       answered(e.call());
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Welcomed e) {
+    public @Nullable Void of(MachineEvent.Welcomed e) {
       answered(e.call());
       return null;
     }
@@ -201,7 +205,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Failed e) {
+    public @Nullable Void of(ReachEvent.Failed e) {
       TrunkCall caller = then.get(new Place(e.call(), CALLER));
       if (caller != null && e.cause() != Cause.RINGS_ON) { // whoever calls is not to know it
         trunk.refused(caller, e.cause());
@@ -210,7 +214,7 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
+    public @Nullable Void of(TalkEvent.ConnectionCleared e) {
       released(new Place(e.call(), e.leg()));
       return null;
     }

@@ -7,15 +7,16 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Refusal;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.server.door.PerSecond;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
@@ -122,13 +123,13 @@ class Attendants implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.Established e) {
+    public @Nullable Void of(TalkEvent.Established e) {
       begins(after, after.leg(e.leg()));
       return null;
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
+    public @Nullable Void of(TalkEvent.ConnectionCleared e) {
       Session session = sessions.get(e.call());
       if (session != null && session.id.leg() == e.leg()) {
         sessions.remove(e.call());

@@ -9,12 +9,14 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.FewEvents;
+import oficina.core.events.MachineEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Command;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeEvent;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.FewEvents;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.sound.EndId;
@@ -103,7 +105,7 @@ class Mailboxes implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.MailboxAnswered e) {
+    public @Nullable Void of(MachineEvent.MailboxAnswered e) {
       if (e.why() == Cause.BLOCKED) {
         blocked.add(new EndId.Machine(e.call(), e.leg()));
       }
@@ -114,7 +116,7 @@ class Mailboxes implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.RecordingBegan e) {
+    public @Nullable Void of(MachineEvent.RecordingBegan e) {
       Connection caller = after.opposite(e.leg());
       Party who = caller == null ? after.caller() : caller.party();
       Party owner = after.leg(e.leg()).party().mailboxOf();
@@ -130,7 +132,7 @@ class Mailboxes implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.RecordingEnded e) {
+    public @Nullable Void of(MachineEvent.RecordingEnded e) {
       MailboxEnd end = ends.get(new EndId.Machine(e.call(), e.leg()));
       if (end != null) {
         end.finish();
@@ -144,7 +146,7 @@ class Mailboxes implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(ExchangeEvent.ConnectionCleared e) {
+    public @Nullable Void of(TalkEvent.ConnectionCleared e) {
       EndId.Machine id = new EndId.Machine(e.call(), e.leg());
       MailboxEnd end = ends.remove(id);
       blocked.remove(id);

@@ -18,6 +18,8 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.ReachEvent;
 import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.numbers.Dialled;
@@ -31,7 +33,6 @@ import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.RecordingChoice;
 import oficina.core.state.Call;
-import oficina.core.state.ExchangeEvent;
 import oficina.server.desk.DeskFeed;
 import oficina.server.desk.DeskViews;
 import oficina.server.journal.JournalStore;
@@ -109,7 +110,7 @@ class ExchangeLoopTest {
     assertThat(told.poll(200, TimeUnit.MILLISECONDS)).isNull();
     assertThat(answer).isNotDone();
     writing.countDown();
-    assertThat(told.poll(30, TimeUnit.SECONDS)).isInstanceOf(ExchangeEvent.Originated.class);
+    assertThat(told.poll(30, TimeUnit.SECONDS)).isInstanceOf(ReachEvent.Originated.class);
     assertThat(answer.get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);
   }
 
@@ -139,7 +140,7 @@ class ExchangeLoopTest {
     when(views.of(any(), any(), any()))
         .thenThrow(new IllegalStateException("a view that fails, on purpose"));
     assertThat(call().get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);
-    assertThat(told.poll(30, TimeUnit.SECONDS)).isInstanceOf(ExchangeEvent.Originated.class);
+    assertThat(told.poll(30, TimeUnit.SECONDS)).isInstanceOf(ReachEvent.Originated.class);
     doThrow(new IllegalStateException("a page that fails, on purpose")).when(feed).publish(any());
     Command clear = new Command.Clear(new CallId("c1"), INES);
     assertThat(loop.submit(clear).get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);

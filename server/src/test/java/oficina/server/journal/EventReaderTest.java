@@ -13,10 +13,12 @@ import java.util.List;
 import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
 import oficina.core.history.Part;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
-import oficina.core.state.ExchangeEvent;
 import oficina.server.json.CoreJson;
 import org.junit.jupiter.api.Test;
 
@@ -80,7 +82,7 @@ class EventReaderTest {
 
   private static List<Way.Reason> ways(String to, String stage) {
     StoredEvent stored = new StoredEvent("c", "SentOn", 1, String.format(SENT_ON, to, stage));
-    ExchangeEvent.SentOn read = (ExchangeEvent.SentOn) EventReader.read(List.of(stored)).get(0);
+    ReachEvent.SentOn read = (ReachEvent.SentOn) EventReader.read(List.of(stored)).get(0);
     return read.ways().stream().map(Way::reason).toList();
   }
 
@@ -105,7 +107,7 @@ class EventReaderTest {
     StoredEvent begun = new StoredEvent("aside", "Originated", 1, BEGUN);
     StoredEvent brought =
         StoredEvent.of(
-            new ExchangeEvent.Merged(
+            new TalkEvent.Merged(
                 new CallId("aside"),
                 Instant.EPOCH,
                 new CallId("room"),
@@ -113,12 +115,12 @@ class EventReaderTest {
                 2,
                 new PersonId(1),
                 true));
-    ExchangeEvent.Originated aside =
-        (ExchangeEvent.Originated) EventReader.read(List.of(begun, brought)).get(0);
+    ReachEvent.Originated aside =
+        (ReachEvent.Originated) EventReader.read(List.of(begun, brought)).get(0);
     assertThat(aside.announces()).isNull();
     assertThat(aside.asideOf()).isEqualTo(new CallId("room"));
-    ExchangeEvent.Originated announcing =
-        (ExchangeEvent.Originated) EventReader.read(List.of(begun)).get(0);
+    ReachEvent.Originated announcing =
+        (ReachEvent.Originated) EventReader.read(List.of(begun)).get(0);
     assertThat(announcing.announces()).isEqualTo(new CallId("room"));
     assertThat(announcing.caller()).isEqualTo(new Party.Employee(new PersonId(1)));
   }

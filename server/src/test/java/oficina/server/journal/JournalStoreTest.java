@@ -10,9 +10,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
+import oficina.core.events.DeviceEvent;
+import oficina.core.events.ExchangeEvent;
 import oficina.core.people.PersonId;
-import oficina.core.state.Device;
-import oficina.core.state.ExchangeEvent;
 import oficina.server.TestServer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -26,8 +27,8 @@ class JournalStoreTest {
   private static final DeviceId WINDOW = new DeviceId("w");
   private static final Instant AT = Instant.parse("2026-06-15T08:00:00Z");
   private static final ExchangeEvent CAME =
-      new ExchangeEvent.DeviceCame(NOBODY, WINDOW, AT, Device.Kind.WINDOW, true);
-  private static final ExchangeEvent WENT = new ExchangeEvent.DeviceWent(NOBODY, WINDOW, AT);
+      new DeviceEvent.DeviceCame(NOBODY, WINDOW, AT, DeviceKind.WINDOW, true);
+  private static final ExchangeEvent WENT = new DeviceEvent.DeviceWent(NOBODY, WINDOW, AT);
 
   private final JournalStore store = TestServer.get().bean(JournalStore.class);
   private long seq = 1_000_000_000_000L;

@@ -10,7 +10,7 @@ import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
-import oficina.core.state.ExchangeEvent.CallCleared;
+import oficina.core.events.TalkEvent.CallCleared;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -1,4 +1,4 @@
-package oficina.core.state;
+package oficina.core.events;
 
 /**
  * For whoever does something at a few kinds of events only: all others lead to one answer, which
@@ -10,212 +10,212 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   R otherwise(ExchangeEvent event);
 
   @Override
-  default R of(ExchangeEvent.Originated event) {
+  default R of(ReachEvent.Originated event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.NetworkReached event) {
+  default R of(ReachEvent.NetworkReached event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Delivered event) {
+  default R of(ReachEvent.Delivered event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Silenced event) {
+  default R of(ReachEvent.Silenced event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Established event) {
+  default R of(TalkEvent.Established event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Held event) {
+  default R of(TalkEvent.Held event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Retrieved event) {
+  default R of(TalkEvent.Retrieved event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.HoldReminded event) {
+  default R of(TalkEvent.HoldReminded event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Muted event) {
+  default R of(TalkEvent.Muted event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Unattended event) {
+  default R of(TalkEvent.Unattended event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Moved event) {
+  default R of(TalkEvent.Moved event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Parked event) {
+  default R of(TalkEvent.Parked event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.SentOn event) {
+  default R of(ReachEvent.SentOn event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Merged event) {
+  default R of(TalkEvent.Merged event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.DigitsSent event) {
+  default R of(TalkEvent.DigitsSent event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Failed event) {
+  default R of(ReachEvent.Failed event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.RecordingEnded event) {
+  default R of(MachineEvent.RecordingEnded event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.MessageHeard event) {
+  default R of(MachineEvent.MessageHeard event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.RecordingBegan event) {
+  default R of(MachineEvent.RecordingBegan event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Asked event) {
+  default R of(ReachEvent.Asked event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Welcomed event) {
+  default R of(MachineEvent.Welcomed event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.MailboxAnswered event) {
+  default R of(MachineEvent.MailboxAnswered event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.TapeStarted event) {
+  default R of(TapeEvent.TapeStarted event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.TapeAnnounced event) {
+  default R of(TapeEvent.TapeAnnounced event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.TapeRefused event) {
+  default R of(TapeEvent.TapeRefused event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.TapeStopped event) {
+  default R of(TapeEvent.TapeStopped event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.CallBackRequested event) {
+  default R of(CallBackEvent.CallBackRequested event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.CallBackArmed event) {
+  default R of(CallBackEvent.CallBackArmed event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.CallBackRings event) {
+  default R of(CallBackEvent.CallBackRings event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.CallBackAnswered event) {
+  default R of(CallBackEvent.CallBackAnswered event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.CallBackCleared event) {
+  default R of(CallBackEvent.CallBackCleared event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.ConnectionCleared event) {
+  default R of(TalkEvent.ConnectionCleared event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.CallCleared event) {
+  default R of(TalkEvent.CallCleared event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.DeviceCame event) {
+  default R of(DeviceEvent.DeviceCame event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.DeviceWent event) {
+  default R of(DeviceEvent.DeviceWent event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.PhoneCalled event) {
+  default R of(PhoneEvent.PhoneCalled event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.PhoneProgressed event) {
+  default R of(PhoneEvent.PhoneProgressed event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.PhoneReleased event) {
+  default R of(PhoneEvent.PhoneReleased event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Routed event) {
+  default R of(ReachEvent.Routed event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.Blocked event) {
+  default R of(ReachEvent.Blocked event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.StatusSet event) {
+  default R of(StatusEvent.StatusSet event) {
     return otherwise(event);
   }
 
   @Override
-  default R of(ExchangeEvent.StatusOver event) {
+  default R of(StatusEvent.StatusOver event) {
     return otherwise(event);
   }
 }
