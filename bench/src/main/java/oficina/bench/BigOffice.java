@@ -9,7 +9,8 @@ import java.util.Map;
 import java.util.function.IntFunction;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
-import oficina.core.exchange.Command;
+import oficina.core.commands.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.PhoneNumber;
@@ -66,7 +67,8 @@ final class BigOffice {
                 Directions.none(ZoneOffset.UTC)));
     for (Person person : people) {
       Command comes =
-          new Command.DeviceComes(person.id(), device, DeviceKind.WINDOW, /* attended= */ true);
+          new OfficeCommand.DeviceComes(
+              person.id(), device, DeviceKind.WINDOW, /* attended= */ true);
       ((Decision.Accepted) exchange.decide(comes, opens)).events().forEach(exchange::apply);
     }
     return exchange;

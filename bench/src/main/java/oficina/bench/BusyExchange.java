@@ -4,8 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.Dialled;
@@ -58,7 +59,7 @@ public class BusyExchange {
     for (int i = 0; i < callsInProgress; i++) {
       CallId call = make(2 * i);
       if (i % 2 == 0) {
-        run(new Command.Answer(call, new PersonId(2 * i + 1), DEVICE));
+        run(new CallCommand.Answer(call, new PersonId(2 * i + 1), DEVICE));
       }
     }
   }
@@ -74,16 +75,16 @@ public class BusyExchange {
     int caller = 2 * (callsInProgress + pair++ % callsInProgress);
     PersonId called = new PersonId(caller + 1);
     CallId call = make(caller);
-    run(new Command.Answer(call, called, DEVICE));
-    run(new Command.Hold(call, called));
-    run(new Command.Retrieve(call, called));
-    run(new Command.Clear(call, called));
+    run(new CallCommand.Answer(call, called, DEVICE));
+    run(new CallCommand.Hold(call, called));
+    run(new CallCommand.Retrieve(call, called));
+    run(new CallCommand.Clear(call, called));
   }
 
   private CallId make(int caller) {
     CallId call = new CallId(Integer.toString(++calls));
     run(
-        new Command.MakeCall(
+        new CallCommand.MakeCall(
             call, new PersonId(caller), DEVICE, new Dialled.Internal(extension(caller + 1)), null));
     return call;
   }

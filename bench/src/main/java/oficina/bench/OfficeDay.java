@@ -6,8 +6,12 @@ import java.util.PriorityQueue;
 import java.util.Random;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.history.CallRecords;
@@ -138,7 +142,7 @@ final class OfficeDay {
         if (freeAt - now > LATE_NANOS) {
           late++;
         }
-        command(new Command.Tick());
+        command(new OfficeCommand.Tick());
       } else {
         agenda.poll().what.run();
       }
@@ -150,11 +154,12 @@ final class OfficeDay {
     int to = random.nextInt(PEOPLE);
     if (random.nextInt(5) < 3) {
       command(
-          new Command.Arrive(call, new PhoneNumber("+4477009" + attempts % 100000), direct(to)));
+          new NetworkCommand.Arrive(
+              call, new PhoneNumber("+4477009" + attempts % 100000), direct(to)));
     } else {
       PersonId from = new PersonId(random.nextInt(PEOPLE));
       command(
-          new Command.MakeCall(
+          new CallCommand.MakeCall(
               call, from, DEVICE, new Dialled.Internal(Integer.toString(1000 + to)), null));
     }
     after(exponential(6), () -> answered(call, new PersonId(to)));
@@ -170,17 +175,18 @@ final class OfficeDay {
     if (call == null || random.nextInt(5) == 0) {
       return; // nobody there: the timer ends it, or the caller
     }
-    command(new Command.Answer(id, person, DEVICE));
+    command(new CallCommand.Answer(id, person, DEVICE));
     if (random.nextInt(4) == 0) {
-      after(exponential(30), () -> command(new Command.Hold(id, person)));
-      after(45, () -> command(new Command.Retrieve(id, person)));
+      after(exponential(30), () -> command(new CallCommand.Hold(id, person)));
+      after(45, () -> command(new CallCommand.Retrieve(id, person)));
     }
     if (random.nextInt(8) == 0) {
       String other = Integer.toString(1000 + random.nextInt(PEOPLE));
       after(
           exponential(40),
           () ->
-              command(new Command.PutThrough(id, person, new Dialled.Internal(other), null, null)));
+              command(
+                  new SendCommand.PutThrough(id, person, new Dialled.Internal(other), null, null)));
     }
     after(exponential(120), () -> hangUp(id));
   }
@@ -195,8 +201,8 @@ final class OfficeDay {
     PersonId person = first.party().employee();
     command(
         person == null
-            ? new Command.NetworkClears(id, first.leg())
-            : new Command.Clear(id, person));
+            ? new NetworkCommand.NetworkClears(id, first.leg())
+            : new CallCommand.Clear(id, person));
     after(30, () -> hangUp(id));
   }
 

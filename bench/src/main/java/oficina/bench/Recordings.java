@@ -18,7 +18,7 @@ import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.server.Client;
@@ -203,12 +203,12 @@ final class Recordings {
       CallId call = new CallId("r" + i);
       calls.add(call);
       Dialled to = new Dialled.Internal(Long.toString(BenchOffice.FIRST_EXTENSION + 2L * i + 1));
-      loop.submit(new Command.MakeCall(call, person(2 * i), device, to, null)).join();
-      loop.submit(new Command.Answer(call, person(2 * i + 1), device)).join();
+      loop.submit(new CallCommand.MakeCall(call, person(2 * i), device, to, null)).join();
+      loop.submit(new CallCommand.Answer(call, person(2 * i + 1), device)).join();
     }
     double without = processorShare(UNRECORDED);
     for (int i = 0; i < CALLS; i++) {
-      loop.submit(new Command.Tape(calls.get(i), person(2 * i), true)).join();
+      loop.submit(new CallCommand.Tape(calls.get(i), person(2 * i), true)).join();
     }
     System.gc();
     long memory = used();
@@ -226,7 +226,7 @@ final class Recordings {
         100.0 - 100.0 * (engine.lateFrames() - late) / (engine.frames() - frames));
     long started = System.nanoTime();
     for (int i = 0; i < CALLS; i++) {
-      loop.submit(new Command.Clear(calls.get(i), person(2 * i))).join();
+      loop.submit(new CallCommand.Clear(calls.get(i), person(2 * i))).join();
     }
     JdbcClient jdbc = server.bean(JdbcClient.class);
     while (filed(jdbc) < CALLS && System.nanoTime() - started < PATIENCE_NANOS) {

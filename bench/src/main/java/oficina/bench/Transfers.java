@@ -10,7 +10,9 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicLong;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Refusal;
 import oficina.core.numbers.Dialled;
@@ -82,14 +84,14 @@ final class Transfers {
     PersonId target = person(3 * triple + 2);
     CallId call = new CallId("b" + System.nanoTime() + "-" + triple);
     CallId consult = new CallId(call.value() + "c");
-    return run(new Command.MakeCall(call, caller, DEVICE, to(sender), null))
-        .thenCompose(x -> run(new Command.Answer(call, sender, DEVICE)))
-        .thenCompose(x -> run(new Command.Hold(call, sender)))
+    return run(new CallCommand.MakeCall(call, caller, DEVICE, to(sender), null))
+        .thenCompose(x -> run(new CallCommand.Answer(call, sender, DEVICE)))
+        .thenCompose(x -> run(new CallCommand.Hold(call, sender)))
         .thenCompose(
-            x -> run(new Command.Announce(call, sender, consult, DEVICE, to(target), null)))
-        .thenCompose(x -> run(new Command.Answer(consult, target, DEVICE)))
-        .thenCompose(x -> run(new Command.HandOver(call, sender, consult)))
-        .thenCompose(x -> run(new Command.Clear(call, target)))
+            x -> run(new SendCommand.Announce(call, sender, consult, DEVICE, to(target), null)))
+        .thenCompose(x -> run(new CallCommand.Answer(consult, target, DEVICE)))
+        .thenCompose(x -> run(new SendCommand.HandOver(call, sender, consult)))
+        .thenCompose(x -> run(new CallCommand.Clear(call, target)))
         .thenComposeAsync(x -> transfers(triple));
   }
 

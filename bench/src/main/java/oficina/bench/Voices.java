@@ -15,7 +15,8 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.core.sound.G711;
@@ -341,12 +342,12 @@ final class Voices {
         calls[i] = call(loop, device, PARTIES * i, PARTIES * i + 1);
       } else if (random.nextInt(10) == 0) {
         CallId second = call(loop, device, PARTIES * i, PARTIES * i + 2);
-        loop.submit(new Command.Join(calls[i], person(PARTIES * i), second)).join();
+        loop.submit(new ConferenceCommand.Join(calls[i], person(PARTIES * i), second)).join();
         clear(loop, second, i); // refused once they are joined, or if they could not be
       } else if (random.nextBoolean()) {
-        loop.submit(new Command.Hold(calls[i], person(PARTIES * i))).join();
+        loop.submit(new CallCommand.Hold(calls[i], person(PARTIES * i))).join();
       } else {
-        loop.submit(new Command.Retrieve(calls[i], person(PARTIES * i))).join();
+        loop.submit(new CallCommand.Retrieve(calls[i], person(PARTIES * i))).join();
       }
       Thread.sleep(20);
     }
@@ -367,15 +368,15 @@ final class Voices {
   private static CallId call(ExchangeLoop loop, DeviceId device, int from, int to) {
     CallId call = new CallId("v" + System.nanoTime());
     Dialled number = new Dialled.Internal(Integer.toString(BenchOffice.FIRST_EXTENSION + to));
-    loop.submit(new Command.MakeCall(call, person(from), device, number, null)).join();
-    loop.submit(new Command.Answer(call, person(to), device)).join();
+    loop.submit(new CallCommand.MakeCall(call, person(from), device, number, null)).join();
+    loop.submit(new CallCommand.Answer(call, person(to), device)).join();
     return call;
   }
 
   /** Whoever of the three is in it leaves it. */
   private static void clear(ExchangeLoop loop, @Nullable CallId call, int i) {
     for (int party = 0; call != null && party < PARTIES; party++) {
-      loop.submit(new Command.Clear(call, person(PARTIES * i + party))).join();
+      loop.submit(new CallCommand.Clear(call, person(PARTIES * i + party))).join();
     }
   }
 

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.numbers.PhoneNumber;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
@@ -52,7 +52,7 @@ class DelegatesOverHttpTest {
     CallId call = new CallId("delegate-" + ++calls + "-" + System.nanoTime());
     TestServer.get()
         .bean(ExchangeLoop.class)
-        .submit(new Command.Arrive(call, CALLER, new PhoneNumber(to)))
+        .submit(new NetworkCommand.Arrive(call, CALLER, new PhoneNumber(to)))
         .join();
     return call.value();
   }

@@ -12,7 +12,8 @@ import java.util.function.Predicate;
 import java.util.function.Supplier;
 import oficina.core.blocking.Block;
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.MachineCommand;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.numbers.PhoneNumber;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
@@ -94,7 +95,7 @@ class RulesOverHttpTest {
     CallId call = new CallId("rules-" + ++calls + "-" + System.nanoTime());
     TestServer.get()
         .bean(ExchangeLoop.class)
-        .submit(new Command.Arrive(call, from, new PhoneNumber(to)))
+        .submit(new NetworkCommand.Arrive(call, from, new PhoneNumber(to)))
         .join();
     return call.value();
   }
@@ -102,7 +103,7 @@ class RulesOverHttpTest {
   private void gone(String call) {
     TestServer.get()
         .bean(ExchangeLoop.class)
-        .submit(new Command.NetworkClears(new CallId(call), 1))
+        .submit(new NetworkCommand.NetworkClears(new CallId(call), 1))
         .join();
   }
 
@@ -281,8 +282,8 @@ class RulesOverHttpTest {
     CallId call = new CallId(arrive(CALLER, "+441914980233"));
     ExchangeLoop loop = TestServer.get().bean(ExchangeLoop.class);
     int leg = loop.ask(() -> loop.state().call(call).mailbox().leg()).join();
-    loop.submit(new Command.GreetingOver(call, leg)).join();
-    loop.submit(new Command.MessageSounds(call, leg)).join();
+    loop.submit(new MachineCommand.GreetingOver(call, leg)).join();
+    loop.submit(new MachineCommand.MessageSounds(call, leg)).join();
     gone(call.value());
     String apart = "/api/voicemail?blocked=true";
     JsonNode message =

@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
 
@@ -13,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record ActedFor(CallId call, PersonId holder, @Nullable Service service) {
 
-  /** What {@link Command.TakeOver} means for such a call. */
+  /** What {@link CallCommand.TakeOver} means for such a call. */
   public enum Service {
     /** It rings, and is answered. */
     ANSWER,

@@ -4,6 +4,7 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.MachineCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -27,7 +28,7 @@ record Attendants(Draft draft) {
     return connection.party().takesKeys() && !connection.party().standsIn();
   }
 
-  @Nullable Refusal clear(Command.AttendantClears c) {
+  @Nullable Refusal clear(MachineCommand.AttendantClears c) {
     Connection attendant = attendant(c.call(), c.leg());
     if (attendant == null) {
       return Refusal.of(Reason.NO_SUCH_CALL);
@@ -37,7 +38,7 @@ record Attendants(Draft draft) {
   }
 
   /** Whoever listens hears it ring, and why when nobody answers. */
-  @Nullable Refusal connect(Command.AttendantConnects c) {
+  @Nullable Refusal connect(MachineCommand.AttendantConnects c) {
     Connection attendant = attendant(c.call(), c.leg());
     if (attendant == null) {
       return Refusal.of(Reason.NO_SUCH_CALL);

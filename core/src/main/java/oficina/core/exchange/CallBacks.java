@@ -6,6 +6,7 @@ import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.CallBackEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.Person;
@@ -68,7 +69,7 @@ record CallBacks(Draft draft) {
     }
   }
 
-  @Nullable Refusal cancel(Command.CancelCallBack c) {
+  @Nullable Refusal cancel(SendCommand.CancelCallBack c) {
     CallBack callBack = draft.state.callBack(c.request());
     if (callBack == null || !callBack.by().equals(c.person())) {
       return Refusal.of(Reason.NO_SUCH_CALL_BACK);

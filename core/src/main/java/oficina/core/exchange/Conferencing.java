@@ -4,6 +4,7 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
+import oficina.core.commands.ConferenceCommand;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
@@ -67,7 +68,7 @@ record Conferencing(Draft draft) {
   }
 
   /** A word with one member alone: the conference goes on without the two. */
-  @Nullable Refusal takeAside(Call call, Connection mine, Command.TakeAside c) {
+  @Nullable Refusal takeAside(Call call, Connection mine, ConferenceCommand.TakeAside c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal != null) {
       return refusal;
@@ -104,7 +105,7 @@ record Conferencing(Draft draft) {
     return null;
   }
 
-  @Nullable Refusal muteMember(Call call, Connection mine, Command.MuteMember c) {
+  @Nullable Refusal muteMember(Call call, Connection mine, ConferenceCommand.MuteMember c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal == null && call.leg(c.leg()).muted() != c.on()) {
       draft.emit(new TalkEvent.Muted(call.id(), draft.now, c.leg(), c.on()));
@@ -112,7 +113,7 @@ record Conferencing(Draft draft) {
     return refusal;
   }
 
-  @Nullable Refusal drop(Call call, Connection mine, Command.Drop c) {
+  @Nullable Refusal drop(Call call, Connection mine, ConferenceCommand.Drop c) {
     Refusal refusal = orders(call, mine, c.leg());
     if (refusal == null) {
       draft.gone(call, call.leg(c.leg()), Cause.DROPPED);

@@ -7,6 +7,7 @@ import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
 import oficina.core.exchange.ActedFor.Service;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.office.Delegations;
@@ -22,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  */
 record Delegating(Draft draft) {
 
-  @Nullable Refusal takeOver(Command.TakeOver c) {
+  @Nullable Refusal takeOver(CallCommand.TakeOver c) {
     Call call = draft.call(c.call());
     if (call != null && call.of(c.person()) != null) {
       return Refusal.of(Reason.NOT_TO_TAKE_OVER); // it is in their own hand

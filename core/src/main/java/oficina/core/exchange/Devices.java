@@ -6,6 +6,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.DeviceEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
@@ -20,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 /** The devices through which people can be reached: they come and go. */
 record Devices(Draft draft) {
 
-  @Nullable Refusal comes(Command.DeviceComes c) {
+  @Nullable Refusal comes(OfficeCommand.DeviceComes c) {
     if (draft.office.directory().person(c.person()).isEmpty()) {
       return Refusal.of(Reason.UNKNOWN_PERSON);
     }
@@ -36,14 +37,14 @@ record Devices(Draft draft) {
     return null;
   }
 
-  @Nullable Refusal goes(Command.DeviceGoes c) {
+  @Nullable Refusal goes(OfficeCommand.DeviceGoes c) {
     if (draft.state.devices(c.person()).stream().anyMatch(d -> d.id().equals(c.device()))) {
       goes(c.person(), c.device());
     }
     return null;
   }
 
-  @Nullable Refusal lend(Command.LendDevice c) {
+  @Nullable Refusal lend(OfficeCommand.LendDevice c) {
     Device there =
         draft.state.devices(c.from()).stream()
             .filter(each -> each.id().equals(c.device()))
@@ -61,7 +62,7 @@ record Devices(Draft draft) {
       return Refusal.of(Reason.NO_SUCH_PERSON);
     }
     goes(c.from(), c.device());
-    return comes(new Command.DeviceComes(c.to(), c.device(), there.kind(), there.attended()));
+    return comes(new OfficeCommand.DeviceComes(c.to(), c.device(), there.kind(), there.attended()));
   }
 
   void allGo(PersonId person) {

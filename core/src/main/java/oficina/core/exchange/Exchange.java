@@ -2,6 +2,8 @@ package oficina.core.exchange;
 
 import java.time.Instant;
 import java.util.List;
+import oficina.core.commands.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
@@ -13,8 +15,8 @@ import org.jspecify.annotations.Nullable;
  * The office's telephone exchange: a deterministic state machine in the words of ECMA-269 (CSTA).
  *
  * <p>{@link #decide} says what a command would lead to and changes nothing; {@link #apply} carries
- * events out; {@link #nextDue} says when a {@link Command.Tick} is wanted. Time and identities come
- * in with the commands.
+ * events out; {@link #nextDue} says when a {@link OfficeCommand.Tick} is wanted. Time and
+ * identities come in with the commands.
  *
  * <p>Not safe for use by several threads.
  */

@@ -2,6 +2,7 @@ package oficina.core.exchange;
 
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.commands.CallCommand;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
@@ -27,7 +28,7 @@ record Handling(Draft draft) {
     return Refusal.of(placed ? Reason.NOT_RINGING : Reason.ANSWERED_HERE);
   }
 
-  @Nullable Refusal answer(Call call, Connection mine, Command.Answer c) {
+  @Nullable Refusal answer(Call call, Connection mine, CallCommand.Answer c) {
     Refusal refusal = mayAnswer(call, mine);
     if (refusal != null) {
       return refusal;

@@ -7,6 +7,7 @@ import oficina.core.call.Cause;
 import oficina.core.call.MessageEnd;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.MachineEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
@@ -141,7 +142,7 @@ record Mailboxes(Draft draft) {
   }
 
   /** Somebody whose mailbox it is speaks with the caller themselves. */
-  @Nullable Refusal take(Command.TakeFromMailbox c) {
+  @Nullable Refusal take(SendCommand.TakeFromMailbox c) {
     Call call = draft.call(c.call());
     Connection mailbox = call == null ? null : call.mailbox();
     if (mailbox == null) {

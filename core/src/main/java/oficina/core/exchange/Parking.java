@@ -5,6 +5,7 @@ import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
@@ -48,7 +49,7 @@ record Parking(Draft draft) {
     return Sending.twoParties(call);
   }
 
-  @Nullable Refusal park(Call call, Connection mine, Command.Park c) {
+  @Nullable Refusal park(Call call, Connection mine, SendCommand.Park c) {
     Refusal refusal = mayPark(call);
     if (refusal != null) {
       return refusal;
@@ -88,7 +89,7 @@ record Parking(Draft draft) {
         .orElse(null);
   }
 
-  @Nullable Refusal take(Command.TakeParked c) {
+  @Nullable Refusal take(SendCommand.TakeParked c) {
     Call there = draft.state.inSlot(c.slot());
     if (there == null || (c.call() != null && !there.id().equals(c.call()))) {
       return gone(c);
@@ -102,7 +103,7 @@ record Parking(Draft draft) {
   }
 
   /** Whoever comes too late is told who was quicker, of a call that waited there. */
-  private Refusal gone(Command.TakeParked c) {
+  private Refusal gone(SendCommand.TakeParked c) {
     if (!draft.settings().isSlot(c.slot())) {
       return Refusal.of(Reason.NO_SUCH_SLOT, "slot", c.slot());
     }
@@ -126,6 +127,6 @@ record Parking(Draft draft) {
 
   /** Dialling a slot takes the call that waits there. */
   @Nullable Refusal dialled(String slot, PersonId person, DeviceId device) {
-    return take(new Command.TakeParked(null, person, device, slot, /* evenForOthers= */ false));
+    return take(new SendCommand.TakeParked(null, person, device, slot, /* evenForOthers= */ false));
   }
 }

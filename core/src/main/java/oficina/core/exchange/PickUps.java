@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
@@ -17,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 record PickUps(Draft draft) {
   private static final Duration JUST_NOW = Duration.ofSeconds(10);
 
-  @Nullable Refusal pickUp(Command.PickUp c) {
+  @Nullable Refusal pickUp(CallCommand.PickUp c) {
     List<PersonId> from =
         c.from() == null
             ? List.copyOf(Permissions.pickUpGroup(draft.office, c.person()))

@@ -8,6 +8,8 @@ import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.events.ReachEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.numbers.Dialled;
@@ -21,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 /** How calls begin: placed by an employee or brought in by the network. */
 record Placing(Draft draft) {
 
-  @Nullable Refusal make(Command.MakeCall c) {
+  @Nullable Refusal make(CallCommand.MakeCall c) {
     return place(c, null);
   }
 
@@ -30,7 +32,7 @@ record Placing(Draft draft) {
    *
    * @param announces the held call it is placed to announce; null when it is for none
    */
-  @Nullable Refusal place(Command.MakeCall c, @Nullable CallId announces) {
+  @Nullable Refusal place(CallCommand.MakeCall c, @Nullable CallId announces) {
     PersonId person = c.person();
     if (draft.office.directory().person(person).isEmpty()) {
       return Refusal.of(Reason.UNKNOWN_PERSON);
@@ -100,12 +102,12 @@ record Placing(Draft draft) {
   }
 
   /** Nobody calls a colleague in that colleague's own name. */
-  private static @Nullable Party principal(Command.MakeCall c) {
+  private static @Nullable Party principal(CallCommand.MakeCall c) {
     return c.behalf() == null ? null : new Party.Employee(c.behalf());
   }
 
   /** What the called party is shown. Who calls for help has to be found. */
-  private CallerId shownTo(Party called, Command.MakeCall c) {
+  private CallerId shownTo(Party called, CallCommand.MakeCall c) {
     if (!called.usesOutsideLine()) {
       return CallerId.WITHHELD;
     }
@@ -157,7 +159,7 @@ record Placing(Draft draft) {
     return ways;
   }
 
-  @Nullable Refusal arrive(Command.Arrive c) {
+  @Nullable Refusal arrive(NetworkCommand.Arrive c) {
     if (draft.call(c.call()) != null) {
       return Refusal.of(Reason.CALL_EXISTS);
     }

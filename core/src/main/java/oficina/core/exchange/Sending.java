@@ -5,6 +5,8 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.SentCall;
 import oficina.core.events.TalkEvent;
@@ -42,7 +44,7 @@ record Sending(Draft draft) {
   }
 
   /** Single-step transfer. The caller stays with the sender whenever it is refused. */
-  @Nullable Refusal putThrough(Call call, Connection mine, Command.PutThrough c) {
+  @Nullable Refusal putThrough(Call call, Connection mine, SendCommand.PutThrough c) {
     Refusal refusal = twoParties(call);
     if (refusal == null) {
       refusal = Placing.notCallable(c.to());
@@ -53,7 +55,7 @@ record Sending(Draft draft) {
     Party target = Called.party(draft.office, c.to());
     if (target.slot() != null) {
       return new Parking(draft)
-          .park(call, mine, new Command.Park(call.id(), c.person(), target.slot(), null, ""));
+          .park(call, mine, new SendCommand.Park(call.id(), c.person(), target.slot(), null, ""));
     }
     refusal = badTarget(call, c.person(), c.to());
     if (refusal != null) {
@@ -70,7 +72,7 @@ record Sending(Draft draft) {
   }
 
   /** It rings at the target instead of here; at other members of a group it goes on ringing. */
-  @Nullable Refusal deflect(Call call, Connection mine, Command.Deflect c) {
+  @Nullable Refusal deflect(Call call, Connection mine, SendCommand.Deflect c) {
     Refusal refusal = mayDeflect(call, mine);
     if (refusal == null) {
       refusal = badTarget(call, c.person(), c.to());
@@ -184,7 +186,7 @@ record Sending(Draft draft) {
     return sentAway.reason() == Reason.ALREADY_SENT ? null : sentAway;
   }
 
-  @Nullable Refusal pullBack(Call call, Command.PullBack c) {
+  @Nullable Refusal pullBack(Call call, SendCommand.PullBack c) {
     Refusal refusal = mayPullBack(call, c.person());
     if (refusal == null) {
       draft.join(call, c.person(), new Party.Employee(c.person()), c.device());
@@ -197,7 +199,7 @@ record Sending(Draft draft) {
   }
 
   /** Consultation: the caller, or the conference, is held and the target is called. */
-  @Nullable Refusal announce(Call call, Connection mine, Command.Announce c) {
+  @Nullable Refusal announce(Call call, Connection mine, SendCommand.Announce c) {
     Refusal refusal = mayAnnounce(call, mine);
     if (refusal == null) {
       refusal = badTarget(call, c.person(), c.to());
@@ -208,8 +210,8 @@ record Sending(Draft draft) {
     if (refusal != null) {
       return refusal;
     }
-    Command.MakeCall announcement =
-        new Command.MakeCall(c.announcement(), c.person(), c.device(), c.to(), c.callerId());
+    CallCommand.MakeCall announcement =
+        new CallCommand.MakeCall(c.announcement(), c.person(), c.device(), c.to(), c.callerId());
     return new Placing(draft).place(announcement, call.id());
   }
 

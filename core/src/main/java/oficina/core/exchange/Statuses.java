@@ -1,6 +1,7 @@
 package oficina.core.exchange;
 
 import java.time.Duration;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.StatusEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
@@ -12,7 +13,7 @@ record Statuses(Draft draft) {
   /** Nobody plans further ahead, and a timer has to be able to wait so long. */
   private static final Duration LONGEST = Duration.ofDays(366);
 
-  @Nullable Refusal set(Command.SetStatus c) {
+  @Nullable Refusal set(OfficeCommand.SetStatus c) {
     if (draft.office.directory().person(c.person()).isEmpty()) {
       return Refusal.of(Reason.UNKNOWN_PERSON);
     }

@@ -9,6 +9,7 @@ import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.commands.Command;
 import oficina.core.events.DeviceEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.StatusEvent;

@@ -3,6 +3,7 @@ package oficina.core.exchange;
 import java.time.Duration;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.MachineCommand;
 import oficina.core.events.MachineEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.state.Call;
@@ -27,7 +28,7 @@ record Welcomes(Draft draft) {
     return there != null && there.party().welcomesTo() != null;
   }
 
-  @Nullable Refusal over(Command.WelcomeOver c) {
+  @Nullable Refusal over(MachineCommand.WelcomeOver c) {
     Call call = draft.call(c.call());
     if (!welcomes(call, c.leg())) {
       return Refusal.of(Reason.NO_SUCH_CALL);
@@ -37,7 +38,7 @@ record Welcomes(Draft draft) {
   }
 
   /** Whom nobody answers for there is brought back to the line. */
-  @Nullable Refusal connect(Command.WelcomeConnects c) {
+  @Nullable Refusal connect(MachineCommand.WelcomeConnects c) {
     Call call = draft.call(c.call());
     if (!welcomes(call, c.leg())) {
       return Refusal.of(Reason.NO_SUCH_CALL);

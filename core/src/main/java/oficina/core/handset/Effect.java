@@ -1,6 +1,6 @@
 package oficina.core.handset;
 
-import oficina.core.exchange.Command;
+import oficina.core.commands.Command;
 
 /** What the press of a key leads to, beyond the telephone itself. */
 public sealed interface Effect permits Effect.Do, Effect.Look, Wish {

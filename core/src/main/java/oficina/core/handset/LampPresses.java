@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.Command;
 import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.GroupId;
 import oficina.core.state.Call;

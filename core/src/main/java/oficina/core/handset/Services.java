@@ -2,7 +2,10 @@ package oficina.core.handset;
 
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Offers;
 import oficina.core.exchange.Offers.Service;
 import oficina.core.numbers.Dialled;
@@ -31,67 +34,68 @@ record Services(Hand hand) {
     CallId main = waits == null ? call.id() : waits;
     CallId other = waits == null ? offers.partner() : call.id();
     return switch (service) {
-      case ANSWER -> new Command.Answer(call.id(), me(), hand.device());
-      case DECLINE -> new Command.Decline(call.id(), me());
-      case SILENCE -> new Command.Silence(call.id(), me());
-      case HOLD -> new Command.Hold(call.id(), me());
-      case RETRIEVE -> new Command.Retrieve(call.id(), me());
-      case MUTE, UNMUTE -> new Command.Mute(call.id(), me(), service == Service.MUTE);
-      case HAND_OVER -> new Command.HandOver(main, me(), other);
-      case SWAP -> new Command.Retrieve(main, me());
-      case JOIN -> new Command.Join(main, me(), other);
-      case RECONNECT -> new Command.Reconnect(call.id(), me());
-      case PULL_BACK -> new Command.PullBack(call.id(), me(), hand.device());
-      case RECORD, STOP_RECORDING -> new Command.Tape(call.id(), me(), service == Service.RECORD);
-      case MOVE_HERE -> new Command.MoveHere(call.id(), me(), hand.device());
-      case CALL_BACK -> new Command.RequestCallBack(call.id(), me(), hand.around().newCall());
-      case TO_MAILBOX -> new Command.ToMailbox(call.id(), me());
-      case END_FOR_ALL -> new Command.EndForAll(call.id(), me());
-      case CLEAR -> new Command.Clear(call.id(), me());
+      case ANSWER -> new CallCommand.Answer(call.id(), me(), hand.device());
+      case DECLINE -> new CallCommand.Decline(call.id(), me());
+      case SILENCE -> new CallCommand.Silence(call.id(), me());
+      case HOLD -> new CallCommand.Hold(call.id(), me());
+      case RETRIEVE -> new CallCommand.Retrieve(call.id(), me());
+      case MUTE, UNMUTE -> new CallCommand.Mute(call.id(), me(), service == Service.MUTE);
+      case HAND_OVER -> new SendCommand.HandOver(main, me(), other);
+      case SWAP -> new CallCommand.Retrieve(main, me());
+      case JOIN -> new ConferenceCommand.Join(main, me(), other);
+      case RECONNECT -> new SendCommand.Reconnect(call.id(), me());
+      case PULL_BACK -> new SendCommand.PullBack(call.id(), me(), hand.device());
+      case RECORD, STOP_RECORDING ->
+          new CallCommand.Tape(call.id(), me(), service == Service.RECORD);
+      case MOVE_HERE -> new CallCommand.MoveHere(call.id(), me(), hand.device());
+      case CALL_BACK -> new SendCommand.RequestCallBack(call.id(), me(), hand.around().newCall());
+      case TO_MAILBOX -> new SendCommand.ToMailbox(call.id(), me());
+      case END_FOR_ALL -> new ConferenceCommand.EndForAll(call.id(), me());
+      case CLEAR -> new CallCommand.Clear(call.id(), me());
       case DEFLECT, TRANSFER, DIGITS, PARK, ADD -> null;
     };
   }
 
   Command place(String number, @Nullable GroupId line) {
-    return new Command.MakeCall(
+    return new CallCommand.MakeCall(
         hand.around().newCall(), me(), hand.device(), dialled(number), null, line, null);
   }
 
   Command putThrough(CallId call, String number) {
-    return new Command.PutThrough(call, me(), dialled(number), null, null);
+    return new SendCommand.PutThrough(call, me(), dialled(number), null, null);
   }
 
   Command announce(CallId call, String number) {
-    return new Command.Announce(
+    return new SendCommand.Announce(
         call, me(), hand.around().newCall(), hand.device(), dialled(number), null);
   }
 
   Command deflect(CallId call, String number) {
-    return new Command.Deflect(call, me(), dialled(number), null);
+    return new SendCommand.Deflect(call, me(), dialled(number), null);
   }
 
   /**
    * @param slot empty for the next free one
    */
   Command park(CallId call, String slot) {
-    return new Command.Park(call, me(), slot.isEmpty() ? null : slot, null, "");
+    return new SendCommand.Park(call, me(), slot.isEmpty() ? null : slot, null, "");
   }
 
   /** Whoever waits in a slot for somebody else is taken all the same: one has pressed its key. */
   Command takeParked(String slot) {
-    return new Command.TakeParked(null, me(), hand.device(), slot, /* evenForOthers= */ true);
+    return new SendCommand.TakeParked(null, me(), hand.device(), slot, /* evenForOthers= */ true);
   }
 
   /**
    * @param from null for one's pickup group
    */
   Command pickUp(@Nullable PersonId from) {
-    return new Command.PickUp(me(), hand.device(), from);
+    return new CallCommand.PickUp(me(), hand.device(), from);
   }
 
   /** Keys for whoever listens to them in this call. */
   Command digits(Call call, char digit) {
-    return new Command.SendDigits(call.id(), me(), String.valueOf(digit));
+    return new CallCommand.SendDigits(call.id(), me(), String.valueOf(digit));
   }
 
   /**
@@ -102,7 +106,7 @@ record Services(Hand hand) {
     boolean announces = hand.offers(active).announces() != null;
     return announces && hand.offers(active, Service.HAND_OVER)
         ? command(active, Service.HAND_OVER)
-        : new Command.Clear(active.id(), me());
+        : new CallCommand.Clear(active.id(), me());
   }
 
   /** What the key of a line does that several people answer: takes what rings there. */

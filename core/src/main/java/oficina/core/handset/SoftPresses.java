@@ -4,7 +4,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.Status;
 import oficina.core.state.Call;
@@ -74,7 +75,7 @@ record SoftPresses(Telephone phone) {
       }
       case DISTURB_NOT, DISTURB -> {
         Status.Kind kind = key == SoftKey.DISTURB ? Status.Kind.FREE : Status.Kind.DO_NOT_DISTURB;
-        return List.of(new Effect.Do(new Command.SetStatus(phone.hand.me(), kind, "", null)));
+        return List.of(new Effect.Do(new OfficeCommand.SetStatus(phone.hand.me(), kind, "", null)));
       }
       case FORWARD -> phone.entry = Entry.of(Purpose.FORWARD, null, now);
       case FORWARD_OFF -> {

@@ -8,7 +8,8 @@ import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
 import oficina.core.exchange.Offers.Service;
 import oficina.core.exchange.Refusal;
 import oficina.core.handset.Entry.Purpose;
@@ -141,10 +142,10 @@ public final class Telephone {
   }
 
   private static boolean isSoAlready(Command asked, Refusal.Reason why) {
-    return asked instanceof Command.Hold && why == Refusal.Reason.NOT_ACTIVE
-        || asked instanceof Command.Retrieve && why == Refusal.Reason.NOT_HELD
-        || asked instanceof Command.Answer && why == Refusal.Reason.ANSWERED_HERE
-        || asked instanceof Command.Clear && why == Refusal.Reason.NO_SUCH_CALL;
+    return asked instanceof CallCommand.Hold && why == Refusal.Reason.NOT_ACTIVE
+        || asked instanceof CallCommand.Retrieve && why == Refusal.Reason.NOT_HELD
+        || asked instanceof CallCommand.Answer && why == Refusal.Reason.ANSWERED_HERE
+        || asked instanceof CallCommand.Clear && why == Refusal.Reason.NO_SUCH_CALL;
   }
 
   /** Shows something for a while. */

@@ -8,6 +8,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.MachineCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.TalkEvent;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
@@ -31,11 +35,11 @@ class AttendantTest {
     CallId call = scene.call(TOMASZ, "290");
     assertThat(Attendants.in(scene.state(call)).party()).isEqualTo(new Party.Attendant(TOMASZ));
     int before = scene.events.size();
-    assertThat(scene.run(new Command.SendDigits(call, TOMASZ, "4711#"))).isNull();
+    assertThat(scene.run(new CallCommand.SendDigits(call, TOMASZ, "4711#"))).isNull();
     assertThat(scene.events.subList(before, scene.events.size()))
         .as("a secret number is in no event")
         .noneMatch(TalkEvent.DigitsSent.class::isInstance);
-    scene.run(new Command.AttendantClears(call, leg(call)));
+    scene.run(new MachineCommand.AttendantClears(call, leg(call)));
     assertThat(scene.state(call)).isNull();
     assertThat(scene.entry(call, TOMASZ).result()).isEqualTo(Result.ANSWERED);
     CallId outside = scene.arrive(DOV, "+441914980290");
@@ -46,20 +50,22 @@ class AttendantTest {
   void connects_with_whoever_left_the_message() {
     CallId call = scene.call(TOMASZ, "290");
     scene.run(
-        new Command.AttendantConnects(call, leg(call), TOMASZ, scene.office.plan.interpret("213")));
+        new MachineCommand.AttendantConnects(
+            call, leg(call), TOMASZ, scene.office.plan.interpret("213")));
     assertThat(Attendants.in(scene.state(call))).isNull();
     assertThat(scene.state(call, BRAM)).isEqualTo(ConnectionState.ALERTING);
-    assertThat(scene.run(new Command.PullBack(call, TOMASZ, Scene.WINDOW)).reason())
+    assertThat(scene.run(new SendCommand.PullBack(call, TOMASZ, Scene.WINDOW)).reason())
         .as("they wait in it themselves")
         .isEqualTo(Reason.NOT_SENT_ON);
     scene.answer(call, BRAM);
     assertThat(scene.state(call).conversation()).isTrue();
     CallId own = scene.call(TOMASZ, "290");
     Command self =
-        new Command.AttendantConnects(own, leg(own), TOMASZ, scene.office.plan.interpret("221"));
+        new MachineCommand.AttendantConnects(
+            own, leg(own), TOMASZ, scene.office.plan.interpret("221"));
     assertThat(scene.run(self).reason()).isEqualTo(Reason.SAME_PARTY);
     Command outside =
-        new Command.AttendantConnects(
+        new MachineCommand.AttendantConnects(
             own, leg(own), TOMASZ, scene.office.plan.interpret(MARISOL.e164()));
     assertThat(scene.run(outside)).isNull();
   }
@@ -69,7 +75,7 @@ class AttendantTest {
     CallId call = scene.call(TOMASZ, "213");
     scene.answer(call, BRAM);
     int leg = scene.state(call).of(BRAM).leg();
-    assertThat(scene.run(new Command.AttendantClears(call, leg)).reason())
+    assertThat(scene.run(new MachineCommand.AttendantClears(call, leg)).reason())
         .isEqualTo(Reason.NO_SUCH_CALL);
   }
 }

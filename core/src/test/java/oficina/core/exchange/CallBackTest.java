@@ -10,6 +10,9 @@ import static oficina.core.state.ConnectionState.CONNECTED;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
 import oficina.core.people.PersonId;
@@ -36,7 +39,7 @@ class CallBackTest {
   }
 
   private Reason ask(CallId failed, PersonId person, CallId wish) {
-    Refusal refusal = scene.run(new Command.RequestCallBack(failed, person, wish));
+    Refusal refusal = scene.run(new SendCommand.RequestCallBack(failed, person, wish));
     return refusal == null ? null : refusal.reason();
   }
 
@@ -95,7 +98,7 @@ class CallBackTest {
     ask(scene.call(INES, "214"), INES, WISH);
     assertThat(scene.state(FIRST)).isNull();
     scene.comes(CELIA);
-    scene.run(new Command.Tick());
+    scene.run(new OfficeCommand.Tick());
     assertThat(scene.state(FIRST, INES)).isEqualTo(ALERTING);
   }
 
@@ -105,9 +108,9 @@ class CallBackTest {
     scene.wait(3600);
     assertThat(scene.exchange.state().callBacks()).isEmpty();
     ask();
-    assertThat(scene.run(new Command.CancelCallBack(WISH, ADAEZE)).reason())
+    assertThat(scene.run(new SendCommand.CancelCallBack(WISH, ADAEZE)).reason())
         .isEqualTo(Reason.NO_SUCH_CALL_BACK);
-    assertThat(scene.run(new Command.CancelCallBack(WISH, INES))).isNull();
+    assertThat(scene.run(new SendCommand.CancelCallBack(WISH, INES))).isNull();
     assertThat(scene.exchange.state().callBacks()).isEmpty();
     ask();
     scene.clear(brams, BRAM);
@@ -132,7 +135,7 @@ class CallBackTest {
     ask(failed, TOMASZ, new CallId("later"));
     scene.clear(brams, BRAM);
     assertThat(scene.exchange.state().inHand(TOMASZ)).isEmpty();
-    scene.run(new Command.Decline(FIRST, INES));
+    scene.run(new CallCommand.Decline(FIRST, INES));
     assertThat(scene.state(new CallId("later-1"), TOMASZ)).isEqualTo(ALERTING);
   }
 
@@ -140,7 +143,7 @@ class CallBackTest {
   void nobody_else_can_take_or_send_on_what_rings_for_whoever_asked() {
     ask();
     scene.clear(brams, BRAM);
-    assertThat(scene.run(new Command.PickUp(TOMASZ, Scene.WINDOW, INES)).reason())
+    assertThat(scene.run(new CallCommand.PickUp(TOMASZ, Scene.WINDOW, INES)).reason())
         .isEqualTo(Reason.NOTHING_RINGS);
   }
 }

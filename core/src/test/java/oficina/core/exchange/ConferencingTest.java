@@ -11,6 +11,11 @@ import static oficina.core.state.ConnectionState.HOLD;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
@@ -36,7 +41,7 @@ class ConferencingTest {
     CallId call = scene.nextId();
     assertThat(
             scene.run(
-                new Command.Announce(
+                new SendCommand.Announce(
                     room, INES, call, Scene.WINDOW, scene.office.plan.interpret(extension), null)))
         .isNull();
     return call;
@@ -45,7 +50,7 @@ class ConferencingTest {
   private void add(String extension, PersonId person) {
     CallId call = ring(extension);
     scene.answer(call, person);
-    assertThat(reason(new Command.Join(room, INES, call))).isNull();
+    assertThat(reason(new ConferenceCommand.Join(room, INES, call))).isNull();
   }
 
   private Reason reason(Command command) {
@@ -63,9 +68,9 @@ class ConferencingTest {
 
   @Test
   void holding_it_plays_no_music_to_the_others() {
-    scene.run(new Command.Hold(room, INES));
+    scene.run(new CallCommand.Hold(room, INES));
     assertThat(hears(ADAEZE).voices()).containsExactly(1);
-    scene.run(new Command.Hold(room, ADAEZE));
+    scene.run(new CallCommand.Hold(room, ADAEZE));
     assertThat(Listening.of(scene.state(room), scene.state(room).leg(1)).sound())
         .isEqualTo(Listening.Sound.SILENCE);
   }
@@ -75,31 +80,33 @@ class ConferencingTest {
     CallId zoe = ring("222");
     assertThat(scene.state(room, INES)).isEqualTo(HOLD);
     assertThat(hears(ADAEZE).sound()).isEqualTo(Listening.Sound.SPEECH);
-    assertThat(reason(new Command.Join(room, INES, zoe))).isEqualTo(Reason.NOT_ANSWERED);
+    assertThat(reason(new ConferenceCommand.Join(room, INES, zoe))).isEqualTo(Reason.NOT_ANSWERED);
     scene.answer(zoe, ZOE);
-    scene.run(new Command.Join(room, INES, zoe));
+    scene.run(new ConferenceCommand.Join(room, INES, zoe));
     assertThat(scene.state(room).in(CONNECTED)).hasSize(4);
     CallId bram = ring("213");
     scene.answer(bram, BRAM);
-    Refusal full = scene.run(new Command.Join(room, INES, bram));
+    Refusal full = scene.run(new ConferenceCommand.Join(room, INES, bram));
     assertThat(full).isEqualTo(Refusal.of(Reason.CONFERENCE_FULL, "limit", "4"));
     assertThat(scene.state(bram).conversation()).isTrue();
   }
 
   @Test
   void its_starter_mutes_and_drops_members_and_nobody_else_does() {
-    assertThat(reason(new Command.MuteMember(room, ADAEZE, 1, true))).isEqualTo(Reason.NOT_STARTER);
-    assertThat(reason(new Command.Drop(room, ADAEZE, 1))).isEqualTo(Reason.NOT_STARTER);
-    assertThat(reason(new Command.EndForAll(room, ADAEZE))).isEqualTo(Reason.NOT_STARTER);
-    assertThat(reason(new Command.Drop(room, INES, leg(INES)))).isEqualTo(Reason.NO_SUCH_MEMBER);
-    assertThat(reason(new Command.MuteMember(room, INES, 1, true))).isNull();
+    assertThat(reason(new ConferenceCommand.MuteMember(room, ADAEZE, 1, true)))
+        .isEqualTo(Reason.NOT_STARTER);
+    assertThat(reason(new ConferenceCommand.Drop(room, ADAEZE, 1))).isEqualTo(Reason.NOT_STARTER);
+    assertThat(reason(new ConferenceCommand.EndForAll(room, ADAEZE))).isEqualTo(Reason.NOT_STARTER);
+    assertThat(reason(new ConferenceCommand.Drop(room, INES, leg(INES))))
+        .isEqualTo(Reason.NO_SUCH_MEMBER);
+    assertThat(reason(new ConferenceCommand.MuteMember(room, INES, 1, true))).isNull();
     assertThat(hears(ADAEZE).voices()).containsExactly(leg(INES));
-    assertThat(reason(new Command.Drop(room, INES, 1))).isNull();
+    assertThat(reason(new ConferenceCommand.Drop(room, INES, 1))).isNull();
     assertThat(scene.state(room).starter()).as("two are an ordinary call").isNull();
-    assertThat(reason(new Command.Drop(room, INES, 1)))
+    assertThat(reason(new ConferenceCommand.Drop(room, INES, 1)))
         .as("again")
         .isEqualTo(Reason.NO_SUCH_MEMBER);
-    scene.run(new Command.Hold(room, INES));
+    scene.run(new CallCommand.Hold(room, INES));
     assertThat(hears(ADAEZE).sound()).isEqualTo(Listening.Sound.MUSIC);
   }
 
@@ -107,16 +114,17 @@ class ConferencingTest {
   void one_is_taken_aside_and_brought_back() {
     add("222", ZOE);
     CallId aside = scene.nextId();
-    assertThat(reason(new Command.TakeAside(room, INES, leg(ZOE), aside, Scene.WINDOW))).isNull();
+    assertThat(reason(new ConferenceCommand.TakeAside(room, INES, leg(ZOE), aside, Scene.WINDOW)))
+        .isNull();
     assertThat(scene.state(aside, ZOE)).isEqualTo(CONNECTED);
     assertThat(scene.state(room, ZOE)).isNull();
     assertThat(scene.state(room, INES)).isEqualTo(HOLD);
     assertThat(hears(ADAEZE).voices()).containsExactly(1);
     scene.wait(30);
-    assertThat(reason(new Command.Join(room, INES, aside))).isNull();
+    assertThat(reason(new ConferenceCommand.Join(room, INES, aside))).isNull();
     assertThat(scene.state(room).in(CONNECTED)).hasSize(4);
     scene.wait(10);
-    scene.run(new Command.EndForAll(room, INES));
+    scene.run(new ConferenceCommand.EndForAll(room, INES));
     assertThat(scene.entries(room))
         .extracting("person")
         .containsExactlyInAnyOrder(INES, ADAEZE, ZOE);
@@ -127,8 +135,8 @@ class ConferencingTest {
   @Test
   void the_conference_ends_while_one_is_aside_and_the_two_go_on() {
     CallId aside = scene.nextId();
-    scene.run(new Command.TakeAside(room, INES, leg(ADAEZE), aside, Scene.WINDOW));
-    scene.run(new Command.NetworkClears(room, 1));
+    scene.run(new ConferenceCommand.TakeAside(room, INES, leg(ADAEZE), aside, Scene.WINDOW));
+    scene.run(new NetworkCommand.NetworkClears(room, 1));
     assertThat(scene.state(room)).isNull();
     assertThat(scene.state(aside).conversation()).isTrue();
     scene.clear(aside, ADAEZE);
@@ -157,10 +165,10 @@ class ConferencingTest {
   void two_conferences_become_one_and_nobody_is_in_it_twice() {
     CallId second = scene.call(TOMASZ, "201");
     scene.answer(second, INES);
-    assertThat(reason(new Command.Join(room, INES, second))).isNull();
+    assertThat(reason(new ConferenceCommand.Join(room, INES, second))).isNull();
     assertThat(scene.state(room).in(CONNECTED)).hasSize(4);
     CallId again = scene.call(ADAEZE, "201");
     scene.answer(again, INES);
-    assertThat(reason(new Command.Join(room, INES, again))).isEqualTo(Reason.SAME_PARTY);
+    assertThat(reason(new ConferenceCommand.Join(room, INES, again))).isEqualTo(Reason.SAME_PARTY);
   }
 }

@@ -12,6 +12,9 @@ import java.util.List;
 import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part;
 import oficina.core.history.ToReturn;
@@ -41,7 +44,7 @@ class DelegatesTest {
 
   private Refusal callAs(CallId id, PersonId delegate, PersonId principal, String typed) {
     return scene.run(
-        new Command.MakeCall(
+        new CallCommand.MakeCall(
             id,
             delegate,
             Scene.WINDOW,
@@ -52,7 +55,7 @@ class DelegatesTest {
   }
 
   private Refusal takeOver(CallId call, PersonId person) {
-    return scene.run(new Command.TakeOver(call, person, Scene.WINDOW));
+    return scene.run(new CallCommand.TakeOver(call, person, Scene.WINDOW));
   }
 
   @Test
@@ -61,7 +64,7 @@ class DelegatesTest {
     assertThat(callAs(call, ADAEZE, INES, "0151 496 0172")).isNull();
     assertThat(scene.state(call).callerId())
         .isEqualTo(scene.exchange.office().callerId(INES, CallerIdChoice.DIRECT));
-    scene.run(new Command.NetworkAnswers(call, 2));
+    scene.run(new NetworkCommand.NetworkAnswers(call, 2));
     scene.wait(60);
     scene.clear(call, ADAEZE);
 
@@ -88,7 +91,7 @@ class DelegatesTest {
     Callers ines = new Callers(Callers.Kind.CHOSEN, Set.of(INES), Set.of(), Set.of());
     Rule through = new Rule(1, Situation.DO_NOT_DISTURB, ines, null, null, Destination.RING);
     decide(TOMASZ, new CallRules(List.of(through), List.of(), null));
-    scene.run(new Command.SetStatus(TOMASZ, Status.Kind.DO_NOT_DISTURB, "", null));
+    scene.run(new OfficeCommand.SetStatus(TOMASZ, Status.Kind.DO_NOT_DISTURB, "", null));
     CallId own = scene.call(ADAEZE, "221");
     assertThat(scene.state(own).of(TOMASZ)).isNull();
     scene.clear(own, ADAEZE);
@@ -104,7 +107,7 @@ class DelegatesTest {
     assertThat(scene.exchange.actedFor(ADAEZE))
         .containsExactly(new ActedFor(call, INES, /* service= */ null));
     assertThat(takeOver(call, ADAEZE).reason()).isEqualTo(Reason.NOT_TO_TAKE_OVER);
-    scene.run(new Command.Hold(call, INES));
+    scene.run(new CallCommand.Hold(call, INES));
     assertThat(scene.exchange.actedFor(ADAEZE))
         .containsExactly(new ActedFor(call, INES, ActedFor.Service.TAKE_OVER));
     assertThat(takeOver(call, TOMASZ).reason()).isEqualTo(Reason.NO_SUCH_CALL);
@@ -114,7 +117,7 @@ class DelegatesTest {
     assertThat(scene.state(call, INES)).isNull();
     assertThat(scene.state(call).of(ADAEZE).line()).isEqualTo(new Party.Employee(INES));
 
-    scene.run(new Command.Hold(call, ADAEZE));
+    scene.run(new CallCommand.Hold(call, ADAEZE));
     assertThat(takeOver(call, INES)).isNull();
     assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.CONNECTED);
     assertThat(scene.exchange.actedFor(INES)).isEmpty();
@@ -142,7 +145,7 @@ class DelegatesTest {
     assertThat(scene.entry(taken, INES).answeredBy()).isEqualTo(ADAEZE);
 
     CallId missed = scene.arrive(DOV, "+441914980201");
-    scene.run(new Command.NetworkClears(missed, 1));
+    scene.run(new NetworkCommand.NetworkClears(missed, 1));
     assertThat(scene.entry(missed, INES).result()).isEqualTo(Part.Result.MISSED);
     assertThat(ToReturn.of(scene.entry(missed, ADAEZE)))
         .as("it is Ines whom they wanted")
@@ -154,7 +157,7 @@ class DelegatesTest {
   void a_call_somebody_speaks_on_for_another_or_that_is_their_own_is_not_theirs_to_take() {
     CallId own = scene.arrive(DOV, "+441914980212");
     scene.answer(own, ADAEZE);
-    scene.run(new Command.Hold(own, ADAEZE));
+    scene.run(new CallCommand.Hold(own, ADAEZE));
     assertThat(scene.exchange.actedFor(INES)).isEmpty();
     assertThat(takeOver(own, INES).reason()).isEqualTo(Reason.NO_SUCH_CALL);
     assertThat(takeOver(own, ZOE).reason()).isEqualTo(Reason.NO_SUCH_CALL);

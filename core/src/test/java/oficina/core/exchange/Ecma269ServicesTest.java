@@ -11,6 +11,10 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
@@ -61,7 +65,7 @@ class Ecma269ServicesTest {
 
   private CallId consulting(CallId call) {
     CallId consultation = scene.nextId();
-    run(new Command.Announce(call, TOMASZ, consultation, Scene.WINDOW, to("212"), null));
+    run(new SendCommand.Announce(call, TOMASZ, consultation, Scene.WINDOW, to("212"), null));
     return consultation;
   }
 
@@ -84,9 +88,9 @@ class Ecma269ServicesTest {
   @Test
   void hold_and_retrieve() {
     CallId call = connected();
-    run(new Command.Hold(call, TOMASZ));
+    run(new CallCommand.Hold(call, TOMASZ));
     after(call, "D1 connected, D2 hold");
-    run(new Command.Retrieve(call, TOMASZ));
+    run(new CallCommand.Retrieve(call, TOMASZ));
     after(call, "D1 connected, D2 connected");
   }
 
@@ -97,7 +101,7 @@ class Ecma269ServicesTest {
     after(call, "D1 connected, D2 hold");
     after(second, "D2 connected, D3 alerting");
     scene.answer(second, ADAEZE);
-    run(new Command.Retrieve(call, TOMASZ)); // alternate
+    run(new CallCommand.Retrieve(call, TOMASZ)); // alternate
     after(call, "D1 connected, D2 connected");
     after(second, "D2 hold, D3 connected");
   }
@@ -107,7 +111,7 @@ class Ecma269ServicesTest {
     CallId call = connected();
     CallId second = consulted(call);
     before(second, "D2 connected, D3 connected");
-    run(new Command.Reconnect(second, TOMASZ));
+    run(new SendCommand.Reconnect(second, TOMASZ));
     after(second, "null");
     after(call, "D1 connected, D2 connected");
   }
@@ -116,21 +120,21 @@ class Ecma269ServicesTest {
   void transfer_of_a_connected_and_of_an_alerting_call() {
     CallId call = connected();
     CallId second = consulted(call);
-    run(new Command.HandOver(call, TOMASZ, second));
+    run(new SendCommand.HandOver(call, TOMASZ, second));
     after(call, "D1 connected, D3 connected");
     after(second, "null");
 
     CallId third = scene.nextId();
-    run(new Command.Announce(call, ADAEZE, third, Scene.WINDOW, to("222"), null));
+    run(new SendCommand.Announce(call, ADAEZE, third, Scene.WINDOW, to("222"), null));
     before(third, "D3 connected, D4 alerting");
-    run(new Command.HandOver(call, ADAEZE, third));
+    run(new SendCommand.HandOver(call, ADAEZE, third));
     after(call, "D1 connected, D4 alerting");
   }
 
   @Test
   void single_step_transfer() {
     CallId call = connected();
-    run(new Command.PutThrough(call, TOMASZ, to("222"), null, null));
+    run(new SendCommand.PutThrough(call, TOMASZ, to("222"), null, null));
     after(call, "D1 connected, D4 alerting");
   }
 
@@ -138,20 +142,20 @@ class Ecma269ServicesTest {
   void deflect() {
     CallId call = scene.call(INES, "221");
     before(call, "D1 connected, D2 alerting");
-    run(new Command.Deflect(call, TOMASZ, to("222"), null));
+    run(new SendCommand.Deflect(call, TOMASZ, to("222"), null));
     after(call, "D1 connected, D4 alerting");
   }
 
   @Test
   void directed_and_group_pickup() {
     CallId call = scene.call(INES, "221");
-    run(new Command.PickUp(ADAEZE, Scene.WINDOW, TOMASZ));
+    run(new CallCommand.PickUp(ADAEZE, Scene.WINDOW, TOMASZ));
     after(call, "D1 connected, D3 connected");
 
     CallId first = scene.call(BRAM, "214");
     scene.wait(2);
     scene.call(ZOE, "214");
-    run(new Command.PickUp(ADAEZE, Scene.WINDOW, null));
+    run(new CallCommand.PickUp(ADAEZE, Scene.WINDOW, null));
     after(first, "D5 connected, D3 connected");
     after(call, "D1 connected, D3 hold");
   }
@@ -159,13 +163,13 @@ class Ecma269ServicesTest {
   @Test
   void call_back_and_cancel_call_back() {
     CallId busy = connected();
-    scene.run(new Command.Clear(busy, INES));
+    scene.run(new CallCommand.Clear(busy, INES));
     CallId unanswered = scene.call(INES, "221");
-    run(new Command.Decline(unanswered, TOMASZ));
+    run(new CallCommand.Decline(unanswered, TOMASZ));
     before(unanswered, "D1 connected");
-    run(new Command.RequestCallBack(unanswered, INES, new CallId("wish")));
+    run(new SendCommand.RequestCallBack(unanswered, INES, new CallId("wish")));
     after(unanswered, "null");
-    run(new Command.CancelCallBack(new CallId("wish"), INES));
+    run(new SendCommand.CancelCallBack(new CallId("wish"), INES));
     assertThat(scene.exchange.state().callBacks()).isEmpty();
   }
 
@@ -174,26 +178,26 @@ class Ecma269ServicesTest {
     CallId call = connected();
     CallId second = consulted(call);
     before(call, "D1 connected, D2 hold");
-    run(new Command.Join(call, TOMASZ, second));
+    run(new ConferenceCommand.Join(call, TOMASZ, second));
     after(call, "D1 connected, D2 connected, D3 connected");
     after(second, "null");
-    run(new Command.EndForAll(call, TOMASZ));
+    run(new ConferenceCommand.EndForAll(call, TOMASZ));
     after(call, "null");
   }
 
   @Test
   void park_and_the_taking_of_a_parked_call() {
     CallId call = connected();
-    run(new Command.Park(call, TOMASZ, null, null, ""));
+    run(new SendCommand.Park(call, TOMASZ, null, null, ""));
     after(call, "D1 connected");
-    run(new Command.TakeParked(call, ADAEZE, Scene.WINDOW, "61", true));
+    run(new SendCommand.TakeParked(call, ADAEZE, Scene.WINDOW, "61", true));
     after(call, "D1 connected, D3 connected");
   }
 
   @Test
   void move_of_a_call_to_another_device_of_the_same_person() {
     CallId call = connected();
-    run(new Command.MoveHere(call, TOMASZ, new DeviceId("other")));
+    run(new CallCommand.MoveHere(call, TOMASZ, new DeviceId("other")));
     after(call, "D1 connected, D2 connected");
     assertThat(scene.state(call).of(TOMASZ).device()).isEqualTo(new DeviceId("other"));
   }

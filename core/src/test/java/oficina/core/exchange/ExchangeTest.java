@@ -20,6 +20,8 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part;
 import oficina.core.history.Part.Result;
@@ -68,7 +70,7 @@ class ExchangeTest {
   @Test
   void the_called_person_declines() {
     CallId call = scene.call(INES, "212");
-    scene.run(new Command.Decline(call, ADAEZE));
+    scene.run(new CallCommand.Decline(call, ADAEZE));
     assertThat(scene.state(call).failure().cause()).isEqualTo(Cause.DECLINED);
     scene.clear(call, INES);
     assertThat(scene.entry(call, INES).result()).isEqualTo(Result.REFUSED_BY_OTHER);
@@ -79,7 +81,7 @@ class ExchangeTest {
   void the_caller_gives_up_while_it_rings() {
     CallId call = scene.arrive(DOV, "+441914980212");
     scene.wait(7);
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
     assertThat(scene.state(call)).isNull();
     Part missed = scene.entry(call, ADAEZE);
     assertThat(missed.result()).isEqualTo(Result.MISSED);
@@ -91,7 +93,7 @@ class ExchangeTest {
   @Test
   void silencing_stops_the_noise_and_nothing_else() {
     CallId call = scene.call(INES, "212");
-    scene.run(new Command.Silence(call, ADAEZE));
+    scene.run(new CallCommand.Silence(call, ADAEZE));
     assertThat(scene.state(call).of(ADAEZE).silenced()).isTrue();
     assertThat(scene.answer(call, ADAEZE)).isNull();
   }
@@ -125,7 +127,7 @@ class ExchangeTest {
     scene.answer(second, ADAEZE);
     assertThat(scene.state(first, ADAEZE)).isEqualTo(HOLD);
     scene.wait(10);
-    scene.run(new Command.Retrieve(first, ADAEZE));
+    scene.run(new CallCommand.Retrieve(first, ADAEZE));
     assertThat(scene.state(second, ADAEZE)).isEqualTo(HOLD);
     assertThat(scene.state(first, ADAEZE)).isEqualTo(CONNECTED);
     scene.clear(first, ADAEZE);
@@ -144,16 +146,16 @@ class ExchangeTest {
     assertThat(other.result()).isEqualTo(Result.ANSWERED_ELSEWHERE);
     assertThat(other.answeredBy()).isEqualTo(INES);
     assertThat(scene.answer(call, INES)).isEqualTo(Reason.ANSWERED_HERE);
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
     assertThat(scene.state(call)).isNull();
   }
 
   @Test
   void the_front_desk_all_decline_one_after_the_other() {
     CallId call = scene.call(TOMASZ, "200");
-    scene.run(new Command.Decline(call, INES));
+    scene.run(new CallCommand.Decline(call, INES));
     assertThat(scene.state(call).failure()).isNull();
-    scene.run(new Command.Decline(call, ADAEZE));
+    scene.run(new CallCommand.Decline(call, ADAEZE));
     assertThat(scene.state(call).failure().cause()).isEqualTo(Cause.DECLINED);
   }
 
@@ -162,14 +164,14 @@ class ExchangeTest {
     CallId call = scene.call(INES, "0151 496 0177,,12");
     assertThat(scene.state(call).leg(2).state()).isEqualTo(INITIATED);
     scene.wait(1);
-    scene.run(new Command.NetworkRings(call, 2));
+    scene.run(new NetworkCommand.NetworkRings(call, 2));
     scene.wait(6);
-    scene.run(new Command.NetworkAnswers(call, 2));
+    scene.run(new NetworkCommand.NetworkAnswers(call, 2));
     assertThat(scene.records.of(call).digits()).isEqualTo("pp12");
-    scene.run(new Command.SendDigits(call, INES, "3#"));
+    scene.run(new CallCommand.SendDigits(call, INES, "3#"));
     assertThat(scene.records.of(call).digits()).isEqualTo("pp123#");
     scene.wait(30);
-    scene.run(new Command.NetworkClears(call, 2));
+    scene.run(new NetworkCommand.NetworkClears(call, 2));
     assertThat(scene.course(call))
         .extracting(Segment::kind)
         .containsExactly(Kind.DIALLING, Kind.RINGING, Kind.TALKING);
@@ -180,7 +182,7 @@ class ExchangeTest {
   void the_network_says_why_it_cannot_complete_a_call() {
     for (Cause cause : List.of(Cause.BUSY, Cause.NUMBER_NOT_IN_USE, Cause.NETWORK_FAILURE)) {
       CallId call = scene.call(INES, "0151 496 0177");
-      scene.run(new Command.NetworkFails(call, 2, cause));
+      scene.run(new NetworkCommand.NetworkFails(call, 2, cause));
       assertThat(scene.state(call).failure().cause()).isEqualTo(cause);
       scene.clear(call, INES);
       assertThat(scene.entry(call, INES).result().name()).isEqualTo(cause.name());
@@ -226,11 +228,12 @@ class ExchangeTest {
     assertThat(scene.answer(call, BRAM)).isEqualTo(Reason.NO_SUCH_CALL);
     assertThat(scene.answer(call, INES)).isEqualTo(Reason.NOT_RINGING);
     assertThat(scene.answer(new CallId("gone"), INES)).isEqualTo(Reason.NO_SUCH_CALL);
-    assertThat(scene.run(new Command.Clear(call, CELIA)).reason()).isEqualTo(Reason.NO_SUCH_CALL);
-    assertThat(scene.run(new Command.Hold(call, INES)).reason()).isEqualTo(Reason.NOT_ANSWERED);
-    assertThat(scene.run(new Command.SendDigits(call, INES, "x")).reason())
+    assertThat(scene.run(new CallCommand.Clear(call, CELIA)).reason())
+        .isEqualTo(Reason.NO_SUCH_CALL);
+    assertThat(scene.run(new CallCommand.Hold(call, INES)).reason()).isEqualTo(Reason.NOT_ANSWERED);
+    assertThat(scene.run(new CallCommand.SendDigits(call, INES, "x")).reason())
         .isEqualTo(Reason.NOT_DIGITS);
-    assertThat(scene.run(new Command.NetworkAnswers(call, 2)).reason())
+    assertThat(scene.run(new NetworkCommand.NetworkAnswers(call, 2)).reason())
         .as("the network has no say in an internal call")
         .isEqualTo(Reason.NO_SUCH_CALL);
     assertThat(scene.exchange.state().snapshot()).isEqualTo(before);

@@ -15,6 +15,11 @@ import oficina.core.call.Cause;
 import oficina.core.call.MessageEnd;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.MachineCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.MachineEvent.MailboxAnswered;
 import oficina.core.events.MachineEvent.RecordingEnded;
 import oficina.core.exchange.Refusal.Reason;
@@ -63,14 +68,14 @@ class MailboxTest {
   }
 
   private void greetingOver(CallId call) {
-    scene.run(new Command.GreetingOver(call, leg(call)));
+    scene.run(new MachineCommand.GreetingOver(call, leg(call)));
   }
 
   /** The caller says enough to be kept. */
   private void speaks(CallId call) {
     greetingOver(call);
     scene.wait(2);
-    scene.run(new Command.MessageSounds(call, leg(call)));
+    scene.run(new MachineCommand.MessageSounds(call, leg(call)));
     scene.wait(7);
   }
 
@@ -92,7 +97,7 @@ class MailboxTest {
     assertThat(Listening.of(call, call.leg(1)).voices()).containsExactly(leg(dov));
     assertThat(Listening.of(call, call.mailbox()).voices()).containsExactly(1);
     speaks(dov);
-    scene.run(new Command.NetworkClears(dov, 1));
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
     assertThat(last(RecordingEnded.class).how()).isEqualTo(MessageEnd.HUNG_UP);
     assertThat(last(RecordingEnded.class).kept()).isTrue();
     assertThat(scene.state(dov)).isNull();
@@ -118,7 +123,7 @@ class MailboxTest {
     assertThat(another.entry(away, TOMASZ).result()).isEqualTo(Result.MISSED_NOT_SIGNED_IN);
     assertThat(another.state(away).mailbox().party()).isEqualTo(TOMASZS);
     CallId declined = another.arrive(DOV, "+441914980222");
-    another.run(new Command.Decline(declined, ZOE));
+    another.run(new CallCommand.Decline(declined, ZOE));
     assertThat(another.state(declined).mailbox().party()).isEqualTo(ZOES);
   }
 
@@ -127,7 +132,7 @@ class MailboxTest {
     CallId silent = dovCallsTomasz();
     scene.wait(20);
     speaks(silent);
-    scene.run(new Command.CallerSilent(silent, leg(silent)));
+    scene.run(new MachineCommand.CallerSilent(silent, leg(silent)));
     assertThat(last(RecordingEnded.class).how()).isEqualTo(MessageEnd.SILENCE);
     CallId long_ = dovCallsTomasz();
     scene.wait(20);
@@ -136,10 +141,10 @@ class MailboxTest {
     assertThat(last(RecordingEnded.class).how()).isEqualTo(MessageEnd.LIMIT);
     CallId key = dovCallsTomasz();
     scene.wait(20);
-    scene.run(new Command.NetworkKeys(key, 1, "#"));
+    scene.run(new NetworkCommand.NetworkKeys(key, 1, "#"));
     assertThat(scene.state(key).mailbox().records()).as("the greeting is cut short").isTrue();
-    scene.run(new Command.MessageSounds(key, leg(key)));
-    scene.run(new Command.NetworkKeys(key, 1, "5#"));
+    scene.run(new MachineCommand.MessageSounds(key, leg(key)));
+    scene.run(new NetworkCommand.NetworkKeys(key, 1, "5#"));
     assertThat(last(RecordingEnded.class).how()).isEqualTo(MessageEnd.KEY);
     assertThat(scene.exchange.state().calls()).isEmpty();
   }
@@ -149,12 +154,12 @@ class MailboxTest {
     CallId nothing = dovCallsTomasz();
     scene.wait(20);
     greetingOver(nothing);
-    scene.run(new Command.CallerSilent(nothing, leg(nothing)));
+    scene.run(new MachineCommand.CallerSilent(nothing, leg(nothing)));
     assertThat(last(RecordingEnded.class).kept()).isFalse();
     assertThat(scene.entry(nothing, TOMASZ).message()).isEqualTo(Message.NOT_LEFT);
     CallId gone = dovCallsTomasz();
     scene.wait(23);
-    scene.run(new Command.NetworkClears(gone, 1));
+    scene.run(new NetworkCommand.NetworkClears(gone, 1));
     assertThat(scene.entry(gone, TOMASZ).message()).isNull();
     assertThat(scene.entry(gone, TOMASZ).result()).isEqualTo(Result.MISSED);
   }
@@ -174,9 +179,9 @@ class MailboxTest {
     CallId dov = dovCallsTomasz();
     scene.wait(20);
     speaks(dov);
-    assertThat(reason(new Command.TakeFromMailbox(dov, ZOE, Scene.WINDOW)))
+    assertThat(reason(new SendCommand.TakeFromMailbox(dov, ZOE, Scene.WINDOW)))
         .isEqualTo(Reason.NO_SUCH_CALL);
-    assertThat(reason(new Command.TakeFromMailbox(dov, TOMASZ, Scene.WINDOW))).isNull();
+    assertThat(reason(new SendCommand.TakeFromMailbox(dov, TOMASZ, Scene.WINDOW))).isNull();
     assertThat(last(RecordingEnded.class).how()).isEqualTo(MessageEnd.TAKEN);
     Call call = scene.state(dov);
     assertThat(call.conversation()).isTrue();
@@ -191,23 +196,23 @@ class MailboxTest {
     CallId call = scene.call(ADAEZE, "221");
     scene.wait(20);
     assertThat(scene.state(call).failure().cause()).isEqualTo(Cause.NO_ANSWER);
-    assertThat(reason(new Command.ToMailbox(call, ADAEZE))).isNull();
+    assertThat(reason(new SendCommand.ToMailbox(call, ADAEZE))).isNull();
     assertThat(scene.state(call).mailbox().party()).isEqualTo(TOMASZS);
     speaks(call);
-    assertThat(reason(new Command.SendDigits(call, ADAEZE, "#"))).isNull();
+    assertThat(reason(new CallCommand.SendDigits(call, ADAEZE, "#"))).isNull();
     assertThat(scene.entry(call, ADAEZE).result()).isEqualTo(Result.NO_ANSWER);
     assertThat(scene.entry(call, ADAEZE).message()).isEqualTo(Message.LEFT);
     assertThat(scene.entry(call, TOMASZ).message()).isEqualTo(Message.LEFT);
     CallId nowhere = scene.call(ADAEZE, "214");
     scene.wait(20);
-    assertThat(reason(new Command.ToMailbox(nowhere, ADAEZE))).isEqualTo(Reason.NO_MAILBOX);
+    assertThat(reason(new SendCommand.ToMailbox(nowhere, ADAEZE))).isEqualTo(Reason.NO_MAILBOX);
   }
 
   @Test
   void whoever_turns_to_another_call_ends_their_message() {
     CallId call = scene.call(ADAEZE, "221");
     scene.wait(20);
-    scene.run(new Command.ToMailbox(call, ADAEZE));
+    scene.run(new SendCommand.ToMailbox(call, ADAEZE));
     speaks(call);
     scene.call(ADAEZE, "213");
     assertThat(scene.state(call)).isNull();
@@ -217,34 +222,34 @@ class MailboxTest {
   @Test
   void straight_to_ones_own_mailbox_while_it_rings() {
     CallId dov = dovCallsTomasz();
-    assertThat(reason(new Command.ToMailbox(dov, TOMASZ))).isNull();
+    assertThat(reason(new SendCommand.ToMailbox(dov, TOMASZ))).isNull();
     assertThat(scene.state(dov).mailbox().party()).isEqualTo(TOMASZS);
     CallId freight = scene.arrive(DOV, "+441914980220");
-    assertThat(reason(new Command.ToMailbox(freight, TOMASZ)))
+    assertThat(reason(new SendCommand.ToMailbox(freight, TOMASZ)))
         .as("it goes on ringing at the others")
         .isEqualTo(Reason.NO_MAILBOX);
     scene.wait(30);
     assertThat(scene.state(freight).mailbox().party()).isEqualTo(FREIGHTS);
-    assertThat(reason(new Command.TakeFromMailbox(freight, ZOE, Scene.WINDOW)))
+    assertThat(reason(new SendCommand.TakeFromMailbox(freight, ZOE, Scene.WINDOW)))
         .as("any of them")
         .isNull();
-    assertThat(reason(new Command.TakeFromMailbox(freight, TOMASZ, Scene.WINDOW)))
+    assertThat(reason(new SendCommand.TakeFromMailbox(freight, TOMASZ, Scene.WINDOW)))
         .isEqualTo(Reason.ANSWERED_BY_OTHER);
   }
 
   @Test
   void put_through_to_a_mailbox_without_ringing() {
     CallId dov = dovTalksTo(BRAM, "+441914980213");
-    Command none = new Command.PutThrough(dov, BRAM, new Dialled.Mailbox("212"), null, null);
+    Command none = new SendCommand.PutThrough(dov, BRAM, new Dialled.Mailbox("212"), null, null);
     assertThat(reason(none)).isEqualTo(Reason.NO_MAILBOX);
-    Command put = new Command.PutThrough(dov, BRAM, new Dialled.Mailbox("221"), null, null);
+    Command put = new SendCommand.PutThrough(dov, BRAM, new Dialled.Mailbox("221"), null, null);
     assertThat(reason(put)).isNull();
     assertThat(scene.state(dov).mailbox().party()).isEqualTo(TOMASZS);
     assertThat(scene.notices).as("whoever did it knows").isEmpty();
-    Command back = new Command.PullBack(dov, BRAM, Scene.WINDOW);
+    Command back = new SendCommand.PullBack(dov, BRAM, Scene.WINDOW);
     assertThat(reason(back)).as("it is there").isEqualTo(Reason.NO_SUCH_CALL);
     Command announce =
-        new Command.Announce(
+        new SendCommand.Announce(
             dovTalksTo(ADAEZE, "+441914980212"),
             ADAEZE,
             scene.nextId(),
@@ -259,7 +264,7 @@ class MailboxTest {
     for (Unanswered wanted : List.of(Unanswered.MAILBOX, Unanswered.BACK)) {
       CallId dov = dovTalksTo(BRAM, "+441914980213");
       Dialled zoe = scene.office.plan.interpret("222");
-      assertThat(reason(new Command.PutThrough(dov, BRAM, zoe, null, wanted))).isNull();
+      assertThat(reason(new SendCommand.PutThrough(dov, BRAM, zoe, null, wanted))).isNull();
       scene.wait(20);
       boolean message = scene.state(dov).mailbox() != null;
       assertThat(message).isEqualTo(wanted == Unanswered.MAILBOX);
@@ -269,7 +274,7 @@ class MailboxTest {
                   .toList()
                   .contains(Notice.What.SENT_TO_MAILBOX))
           .isTrue();
-      scene.run(new Command.NetworkClears(dov, 1));
+      scene.run(new NetworkCommand.NetworkClears(dov, 1));
     }
   }
 
@@ -279,23 +284,23 @@ class MailboxTest {
       CallId dov = dovTalksTo(BRAM, "+441914980213");
       CallId zoe = scene.nextId();
       scene.run(
-          new Command.Announce(
+          new SendCommand.Announce(
               dov, BRAM, zoe, Scene.WINDOW, scene.office.plan.interpret("222"), null));
       if (answers) {
         scene.answer(zoe, ZOE);
       }
-      assertThat(reason(new Command.ToMailbox(zoe, BRAM))).isNull();
+      assertThat(reason(new SendCommand.ToMailbox(zoe, BRAM))).isNull();
       assertThat(scene.state(zoe)).isNull();
       assertThat(scene.state(dov).mailbox().party()).isEqualTo(ZOES);
       assertThat(scene.exchange.state().inHand(BRAM)).isEmpty();
-      scene.run(new Command.NetworkClears(dov, 1));
+      scene.run(new NetworkCommand.NetworkClears(dov, 1));
     }
   }
 
   @Test
   void parked_for_somebody_and_never_taken() {
     CallId dov = dovTalksTo(INES, "+441914980201");
-    scene.run(new Command.Park(dov, INES, "61", ZOE, ""));
+    scene.run(new SendCommand.Park(dov, INES, "61", ZOE, ""));
     scene.wait(3 * (180 + 20 + 30));
     assertThat(scene.state(dov).mailbox().party()).isEqualTo(ZOES);
     assertThat(scene.exchange.state().inSlot("61")).isNull();

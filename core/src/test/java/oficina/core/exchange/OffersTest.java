@@ -32,6 +32,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Offers.Service;
 import oficina.core.people.PersonId;
 import org.junit.jupiter.api.Test;
@@ -58,7 +61,7 @@ class OffersTest {
     CallId id = scene.nextId();
     assertThat(
             scene.run(
-                new Command.Announce(
+                new SendCommand.Announce(
                     call, TOMASZ, id, Scene.WINDOW, scene.office.plan.interpret(to), null)))
         .isNull();
     return id;
@@ -68,14 +71,14 @@ class OffersTest {
   void an_ordinary_call() {
     CallId dov = scene.arrive(DOV, "+441914980221");
     assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE, TO_MAILBOX, SILENCE);
-    scene.run(new Command.Silence(dov, TOMASZ));
+    scene.run(new CallCommand.Silence(dov, TOMASZ));
     assertThat(offered(dov, TOMASZ)).containsExactly(ANSWER, DEFLECT, DECLINE, TO_MAILBOX);
     scene.answer(dov, TOMASZ);
     assertThat(offered(dov, TOMASZ))
         .containsExactly(HOLD, MUTE, TRANSFER, PARK, RECORD, ADD, MOVE_HERE, DIGITS, CLEAR);
-    scene.run(new Command.Mute(dov, TOMASZ, true));
+    scene.run(new CallCommand.Mute(dov, TOMASZ, true));
     assertThat(offered(dov, TOMASZ)).contains(UNMUTE).doesNotContain(MUTE);
-    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.run(new CallCommand.Hold(dov, TOMASZ));
     assertThat(offered(dov, TOMASZ)).containsExactly(RETRIEVE, PARK, MOVE_HERE, CLEAR);
   }
 
@@ -99,9 +102,9 @@ class OffersTest {
     scene.answer(zoe, ZOE);
     assertThat(offered(zoe, TOMASZ))
         .containsExactly(HAND_OVER, SWAP, JOIN, TO_MAILBOX, RECORD, RECONNECT);
-    scene.run(new Command.Clear(zoe, ZOE));
+    scene.run(new CallCommand.Clear(zoe, ZOE));
     CallId declined = announce(dov, "222");
-    scene.run(new Command.Decline(declined, ZOE));
+    scene.run(new CallCommand.Decline(declined, ZOE));
     assertThat(offered(declined, TOMASZ))
         .as("nobody to hand over to")
         .containsExactly(TO_MAILBOX, RECONNECT);
@@ -112,12 +115,12 @@ class OffersTest {
     CallId room = dovTalksToTomasz();
     CallId zoe = announce(room, "222");
     scene.answer(zoe, ZOE);
-    scene.run(new Command.Join(room, TOMASZ, zoe));
+    scene.run(new ConferenceCommand.Join(room, TOMASZ, zoe));
     assertThat(offered(room, TOMASZ)).contains(END_FOR_ALL, ADD).doesNotContain(TRANSFER, PARK);
     assertThat(offered(room, ZOE)).doesNotContain(END_FOR_ALL);
     CallId aside = scene.nextId();
     int leg = scene.state(room).of(ZOE).leg();
-    scene.run(new Command.TakeAside(room, TOMASZ, leg, aside, Scene.WINDOW));
+    scene.run(new ConferenceCommand.TakeAside(room, TOMASZ, leg, aside, Scene.WINDOW));
     assertThat(of(aside, TOMASZ).asideOf()).isEqualTo(room);
     assertThat(of(aside, TOMASZ).announces()).isNull();
     assertThat(offered(aside, TOMASZ)).containsExactly(JOIN, SWAP, RECORD, CLEAR);
@@ -126,11 +129,12 @@ class OffersTest {
   @Test
   void a_call_sent_on_and_one_that_failed() {
     CallId dov = dovTalksToTomasz();
-    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null, null));
+    scene.run(
+        new SendCommand.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null, null));
     assertThat(offered(dov, TOMASZ)).containsExactly(PULL_BACK);
     scene.wait(20);
     assertThat(offered(dov, TOMASZ)).as("it is back").startsWith(ANSWER);
-    scene.run(new Command.Decline(dov, TOMASZ));
+    scene.run(new CallCommand.Decline(dov, TOMASZ));
     CallId failed = scene.call(ADAEZE, "214");
     scene.wait(20);
     assertThat(offered(failed, ADAEZE)).containsExactly(CALL_BACK, CLEAR);

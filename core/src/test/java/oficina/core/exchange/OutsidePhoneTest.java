@@ -13,6 +13,11 @@ import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.PhoneStage;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Offers.Service;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part;
@@ -37,7 +42,7 @@ class OutsidePhoneTest {
 
   private Reason tryPlace(CallId id, PersonId person, String typed) {
     return reason(
-        new Command.MakeCall(
+        new CallCommand.MakeCall(
             id, person, DeviceId.OUTSIDE, scene.office.plan.interpret(typed), null));
   }
 
@@ -51,12 +56,12 @@ class OutsidePhoneTest {
   }
 
   private void answered(PersonId person) {
-    assertThat(reason(new Command.NetworkRings(phone(person).line(), 1))).isNull();
-    assertThat(reason(new Command.NetworkAnswers(phone(person).line(), 1))).isNull();
+    assertThat(reason(new NetworkCommand.NetworkRings(phone(person).line(), 1))).isNull();
+    assertThat(reason(new NetworkCommand.NetworkAnswers(phone(person).line(), 1))).isNull();
   }
 
   private void press(PersonId person, String digits) {
-    assertThat(reason(new Command.NetworkKeys(phone(person).line(), 1, digits))).isNull();
+    assertThat(reason(new NetworkCommand.NetworkKeys(phone(person).line(), 1, digits))).isNull();
   }
 
   private void takes(PersonId person) {
@@ -121,11 +126,11 @@ class OutsidePhoneTest {
     assertThat(own(first, INES).state()).isEqualTo(ConnectionState.HOLD);
     assertThat(own(second, BRAM).state()).as("at once, for it is there").isNotNull();
     scene.answer(second, BRAM);
-    assertThat(reason(new Command.NetworkClears(phone(INES).line(), 1))).isNull();
+    assertThat(reason(new NetworkCommand.NetworkClears(phone(INES).line(), 1))).isNull();
     assertThat(scene.state(second)).isNull();
     assertThat(phone(INES)).isNull();
     assertThat(own(first, INES).attended()).isFalse();
-    assertThat(reason(new Command.MoveHere(first, INES, Scene.WINDOW))).isNull();
+    assertThat(reason(new CallCommand.MoveHere(first, INES, Scene.WINDOW))).isNull();
     assertThat(own(first, INES).attended()).isTrue();
   }
 
@@ -133,7 +138,7 @@ class OutsidePhoneTest {
   void a_line_that_fails_leaves_the_call_to_be_taken_at_another_device() {
     CallId call = talkingOutside();
     CallId line = phone(INES).line();
-    assertThat(reason(new Command.NetworkFails(line, 1, Cause.NETWORK_FAILURE))).isNull();
+    assertThat(reason(new NetworkCommand.NetworkFails(line, 1, Cause.NETWORK_FAILURE))).isNull();
     assertThat(own(call, INES).attended()).isFalse();
     assertThat(Listening.of(scene.state(call), own(call, TOMASZ)).sound())
         .isEqualTo(Listening.Sound.MUSIC);
@@ -145,7 +150,7 @@ class OutsidePhoneTest {
   void a_call_moves_there_by_the_key_and_back_by_a_click_and_the_other_hears_no_gap() {
     CallId call = scene.call(INES, "221");
     scene.answer(call, TOMASZ);
-    assertThat(reason(new Command.MoveHere(call, INES, DeviceId.OUTSIDE))).isNull();
+    assertThat(reason(new CallCommand.MoveHere(call, INES, DeviceId.OUTSIDE))).isNull();
     answered(INES);
     assertThat(own(call, INES).device()).as("until the key").isEqualTo(Scene.WINDOW);
     press(INES, "1");
@@ -153,7 +158,7 @@ class OutsidePhoneTest {
     scene.goes(INES);
     assertThat(own(call, INES).attended()).as("no window is needed").isTrue();
     scene.comes(INES);
-    assertThat(reason(new Command.MoveHere(call, INES, Scene.WINDOW))).isNull();
+    assertThat(reason(new CallCommand.MoveHere(call, INES, Scene.WINDOW))).isNull();
     assertThat(phone(INES)).isNull();
     scene.clear(call, INES);
     assertThat(scene.entries(call)).hasSize(2);
@@ -163,7 +168,7 @@ class OutsidePhoneTest {
   void a_call_that_nobody_takes_there_stays_where_it_is_and_its_person_is_told() {
     CallId call = scene.call(INES, "221");
     scene.answer(call, TOMASZ);
-    scene.run(new Command.MoveHere(call, INES, DeviceId.OUTSIDE));
+    scene.run(new CallCommand.MoveHere(call, INES, DeviceId.OUTSIDE));
     answered(INES);
     scene.wait(16);
     assertThat(phone(INES)).isNull();
@@ -176,11 +181,11 @@ class OutsidePhoneTest {
   void a_move_is_called_off_where_the_call_is() {
     CallId call = scene.call(INES, "221");
     scene.answer(call, TOMASZ);
-    scene.run(new Command.MoveHere(call, INES, DeviceId.OUTSIDE));
-    assertThat(reason(new Command.MoveHere(call, INES, Scene.WINDOW))).isNull();
+    scene.run(new CallCommand.MoveHere(call, INES, DeviceId.OUTSIDE));
+    assertThat(reason(new CallCommand.MoveHere(call, INES, Scene.WINDOW))).isNull();
     assertThat(phone(INES)).isNull();
     assertThat(scene.notices).isEmpty();
-    scene.run(new Command.MoveHere(call, INES, DeviceId.OUTSIDE));
+    scene.run(new CallCommand.MoveHere(call, INES, DeviceId.OUTSIDE));
     scene.clear(call, TOMASZ);
     assertThat(phone(INES)).as("the call is over").isNull();
   }
@@ -190,7 +195,7 @@ class OutsidePhoneTest {
     CallId call = place(INES, "221");
     assertThat(scene.exchange.offers(scene.state(call), INES).services())
         .isEqualTo(List.of(Service.MOVE_HERE, Service.CLEAR));
-    assertThat(reason(new Command.MoveHere(call, INES, Scene.WINDOW))).isNull();
+    assertThat(reason(new CallCommand.MoveHere(call, INES, Scene.WINDOW))).isNull();
     assertThat(phone(INES)).isNull();
     assertThat(own(call, TOMASZ).state()).isEqualTo(ConnectionState.ALERTING);
     scene.answer(call, TOMASZ);
@@ -209,7 +214,7 @@ class OutsidePhoneTest {
     CallId announcing = scene.nextId();
     assertThat(
             reason(
-                new Command.Announce(
+                new SendCommand.Announce(
                     call,
                     INES,
                     announcing,
@@ -220,7 +225,7 @@ class OutsidePhoneTest {
     scene.answer(announcing, BRAM);
     assertThat(phone(INES).speaksIn(scene.exchange.state()).id()).isEqualTo(announcing);
     assertThat(scene.exchange.state().outsideLinesTaken()).isEqualTo(1);
-    assertThat(reason(new Command.HandOver(call, INES, announcing))).isNull();
+    assertThat(reason(new SendCommand.HandOver(call, INES, announcing))).isNull();
     assertThat(phone(INES)).isNull();
     assertThat(own(call, BRAM).state()).isEqualTo(ConnectionState.CONNECTED);
   }
@@ -229,7 +234,7 @@ class OutsidePhoneTest {
   void keys_pressed_there_are_sent_in_the_call() {
     CallId call = place(INES, "0151 496 0170");
     takes(INES);
-    scene.run(new Command.NetworkAnswers(call, 2));
+    scene.run(new NetworkCommand.NetworkAnswers(call, 2));
     press(INES, "42#");
     assertThat(scene.records.of(call).digits()).isEqualTo("42#");
   }
@@ -247,14 +252,15 @@ class OutsidePhoneTest {
     assertThat(tryPlace(scene.nextId(), CELIA, "221")).isEqualTo(Reason.NO_OUTSIDE_PHONE);
     assertThat(tryPlace(scene.nextId(), INES, "07700 900201")).isEqualTo(Reason.OWN_NUMBER);
     CallId rings = scene.arrive(DOV, "+441914980201");
-    assertThat(reason(new Command.Answer(rings, INES, DeviceId.OUTSIDE)))
+    assertThat(reason(new CallCommand.Answer(rings, INES, DeviceId.OUTSIDE)))
         .isEqualTo(Reason.PHONE_NOT_THERE);
     scene.answer(rings, INES);
     place(BRAM, "221");
     assertThat(tryPlace(scene.nextId(), TOMASZ, "213")).isEqualTo(Reason.NO_LINE_TO_PHONE);
-    assertThat(reason(new Command.MoveHere(rings, INES, DeviceId.OUTSIDE)))
+    assertThat(reason(new CallCommand.MoveHere(rings, INES, DeviceId.OUTSIDE)))
         .isEqualTo(Reason.NO_LINE_TO_PHONE);
-    assertThat(reason(new Command.DeviceComes(INES, DeviceId.OUTSIDE, DeviceKind.WINDOW, true)))
+    assertThat(
+            reason(new OfficeCommand.DeviceComes(INES, DeviceId.OUTSIDE, DeviceKind.WINDOW, true)))
         .isEqualTo(Reason.NO_SUCH_DEVICE);
   }
 }

@@ -14,6 +14,9 @@ import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.ReachEvent.SentOn;
 import oficina.core.events.SentCall;
@@ -41,16 +44,16 @@ class ParkingTest {
   }
 
   private Refusal park(CallId call, PersonId person, String slot) {
-    return scene.run(new Command.Park(call, person, slot, null, ""));
+    return scene.run(new SendCommand.Park(call, person, slot, null, ""));
   }
 
   private Refusal take(PersonId person, String slot) {
-    return scene.run(new Command.TakeParked(null, person, Scene.WINDOW, slot, true));
+    return scene.run(new SendCommand.TakeParked(null, person, Scene.WINDOW, slot, true));
   }
 
   @Test
   void waits_with_music_until_somebody_takes_it() {
-    assertThat(scene.run(new Command.Park(dov, TOMASZ, "62", ZOE, "wants the June rates")))
+    assertThat(scene.run(new SendCommand.Park(dov, TOMASZ, "62", ZOE, "wants the June rates")))
         .isNull();
     ParkedCall parking = scene.exchange.state().inSlot("62").parked();
     assertThat(parking.forWhom()).isEqualTo(ZOE);
@@ -93,8 +96,8 @@ class ParkingTest {
     assertThat(park(second, ZOE, "61"))
         .isEqualTo(new Refusal(Reason.SLOT_TAKEN, Map.of("slot", "61")));
     assertThat(scene.state(second).conversation()).as("nobody is dropped").isTrue();
-    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
-    assertThat(scene.run(new Command.TakeParked(dov, INES, Scene.WINDOW, "61", true)))
+    scene.run(new SendCommand.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
+    assertThat(scene.run(new SendCommand.TakeParked(dov, INES, Scene.WINDOW, "61", true)))
         .isEqualTo(Refusal.answeredBy(ADAEZE));
     assertThat(take(INES, "61").reason()).isEqualTo(Reason.SLOT_EMPTY);
     assertThat(take(INES, "69").reason()).isEqualTo(Reason.NO_SUCH_SLOT);
@@ -137,7 +140,7 @@ class ParkingTest {
   void the_caller_gives_up_and_the_slot_is_free() {
     park(dov, TOMASZ, "61");
     scene.wait(25);
-    scene.run(new Command.NetworkClears(dov, 1));
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
     assertThat(scene.exchange.state().inSlot("61")).isNull();
     assertThat(scene.state(dov)).isNull();
     assertThat(scene.course(dov)).last().extracting(Segment::kind).isEqualTo(Kind.PARKED);
@@ -146,10 +149,11 @@ class ParkingTest {
   @Test
   void a_slot_can_be_dialled_as_a_target_but_not_for_a_ringing_call() {
     CallId ringing = scene.call(BRAM, "222");
-    Command deflect = new Command.Deflect(ringing, ZOE, scene.office.plan.interpret("61"), null);
+    Command deflect =
+        new SendCommand.Deflect(ringing, ZOE, scene.office.plan.interpret("61"), null);
     assertThat(scene.run(deflect).reason()).isEqualTo(Reason.NOT_TO_A_SLOT);
     Command put =
-        new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("61"), null, null);
+        new SendCommand.PutThrough(dov, TOMASZ, scene.office.plan.interpret("61"), null, null);
     assertThat(scene.run(put)).isNull();
     assertThat(scene.exchange.state().inSlot("61").id()).isEqualTo(dov);
   }

@@ -10,6 +10,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.ParkedCall;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
@@ -31,11 +34,11 @@ class PermissionsTest {
   }
 
   private void parkFor(PersonId forWhom) {
-    assertThat(scene.run(new Command.Park(call, TOMASZ, "61", forWhom, "about June"))).isNull();
+    assertThat(scene.run(new SendCommand.Park(call, TOMASZ, "61", forWhom, "about June"))).isNull();
   }
 
   private Refusal take(PersonId person, boolean evenForOthers) {
-    return scene.run(new Command.TakeParked(call, person, Scene.WINDOW, "61", evenForOthers));
+    return scene.run(new SendCommand.TakeParked(call, person, Scene.WINDOW, "61", evenForOthers));
   }
 
   @Test
@@ -51,7 +54,7 @@ class PermissionsTest {
   void the_one_it_waits_for_and_its_parker_are_not_asked() {
     parkFor(ZOE);
     assertThat(take(ZOE, false)).isNull();
-    scene.run(new Command.Park(call, ZOE, "61", TOMASZ, ""));
+    scene.run(new SendCommand.Park(call, ZOE, "61", TOMASZ, ""));
     assertThat(take(ZOE, false)).isNull();
   }
 
@@ -63,7 +66,7 @@ class PermissionsTest {
     assertThat(mayRead(forZoe, INES)).as("front desk").isTrue();
     assertThat(mayRead(forZoe, BRAM)).isFalse();
     take(ZOE, false);
-    scene.run(new Command.Park(call, ZOE, "61", null, "anybody"));
+    scene.run(new SendCommand.Park(call, ZOE, "61", null, "anybody"));
     assertThat(mayRead(scene.exchange.state().inSlot("61").parked(), BRAM)).isTrue();
   }
 
@@ -74,8 +77,9 @@ class PermissionsTest {
   @Test
   void whoever_names_a_foreign_call_learns_nothing_of_it() {
     assertThat(take(ADAEZE, true)).as("talking").isEqualTo(emptySlot());
-    assertThat(scene.run(new Command.Hold(call, ADAEZE)).reason()).isEqualTo(Reason.NO_SUCH_CALL);
-    assertThat(scene.run(new Command.PullBack(call, ADAEZE, Scene.WINDOW)).reason())
+    assertThat(scene.run(new CallCommand.Hold(call, ADAEZE)).reason())
+        .isEqualTo(Reason.NO_SUCH_CALL);
+    assertThat(scene.run(new SendCommand.PullBack(call, ADAEZE, Scene.WINDOW)).reason())
         .isEqualTo(Reason.NO_SUCH_CALL);
   }
 
@@ -86,12 +90,12 @@ class PermissionsTest {
   @Test
   void a_second_submission_is_told_what_the_first_has_done() {
     parkFor(ZOE);
-    assertThat(scene.run(new Command.Park(call, TOMASZ, "62", null, "")))
+    assertThat(scene.run(new SendCommand.Park(call, TOMASZ, "62", null, "")))
         .isEqualTo(new Refusal(Reason.ALREADY_PARKED, Map.of("slot", "61")));
-    assertThat(scene.run(new Command.Park(call, TOMASZ, null, new PersonId(99), "")).reason())
+    assertThat(scene.run(new SendCommand.Park(call, TOMASZ, null, new PersonId(99), "")).reason())
         .isEqualTo(Reason.ALREADY_PARKED);
     take(ZOE, false);
-    assertThat(scene.run(new Command.Park(call, ZOE, null, new PersonId(99), "")).reason())
+    assertThat(scene.run(new SendCommand.Park(call, ZOE, null, new PersonId(99), "")).reason())
         .isEqualTo(Reason.NO_SUCH_PERSON);
   }
 
@@ -99,7 +103,7 @@ class PermissionsTest {
   void whoever_picks_up_too_late_hears_that_the_called_person_was_quicker() {
     CallId second = scene.call(BRAM, "222");
     scene.answer(second, ZOE);
-    assertThat(scene.run(new Command.PickUp(TOMASZ, Scene.WINDOW, ZOE)))
+    assertThat(scene.run(new CallCommand.PickUp(TOMASZ, Scene.WINDOW, ZOE)))
         .isEqualTo(Refusal.answeredBy(ZOE));
   }
 
@@ -113,12 +117,12 @@ class PermissionsTest {
   @Test
   void the_telephone_of_whoever_is_at_it_is_nobody_elses() {
     assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isTrue();
-    scene.run(new Command.SetStatus(INES, Status.Kind.DO_NOT_DISTURB, "", null));
+    scene.run(new OfficeCommand.SetStatus(INES, Status.Kind.DO_NOT_DISTURB, "", null));
     assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isFalse();
-    scene.run(new Command.SetStatus(INES, Status.Kind.BUSY, "", null));
+    scene.run(new OfficeCommand.SetStatus(INES, Status.Kind.BUSY, "", null));
     boolean busyTakesCalls = Status.Kind.BUSY.takesCalls();
     assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isEqualTo(busyTakesCalls);
-    scene.run(new Command.DeviceGoes(INES, Scene.WINDOW));
+    scene.run(new OfficeCommand.DeviceGoes(INES, Scene.WINDOW));
     assertThat(Permissions.isAtTelephone(scene.exchange.state(), INES)).isFalse();
   }
 }

@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
@@ -22,7 +23,7 @@ class PickUpsTest {
   private final Scene scene = new Scene();
 
   private Reason take(PersonId taker, PersonId from) {
-    Refusal refusal = scene.run(new Command.PickUp(taker, Scene.WINDOW, from));
+    Refusal refusal = scene.run(new CallCommand.PickUp(taker, Scene.WINDOW, from));
     return refusal == null ? null : refusal.reason();
   }
 

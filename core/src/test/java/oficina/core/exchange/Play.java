@@ -18,6 +18,13 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.MachineCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.CallBackEvent;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
@@ -86,11 +93,11 @@ final class Play {
             .findFirst()
             .orElse(null);
     if (step.amount() < 6 && holder != null) {
-      scene.run(new Command.LendDevice(phone, holder, person));
+      scene.run(new OfficeCommand.LendDevice(phone, holder, person));
     } else if (step.amount() < 9 && holder != null) {
-      scene.run(new Command.DeviceGoes(holder, phone));
+      scene.run(new OfficeCommand.DeviceGoes(holder, phone));
     } else if (step.amount() < 9) {
-      scene.run(new Command.DeviceComes(person, phone, DeviceKind.TELEPHONE, true));
+      scene.run(new OfficeCommand.DeviceComes(person, phone, DeviceKind.TELEPHONE, true));
     } else if (state.devices(person).stream().noneMatch(d -> d.id().equals(Scene.WINDOW))) {
       scene.comes(person);
     } else {
@@ -114,42 +121,42 @@ final class Play {
       // Seldom: for an hour after it nobody is kept out.
       case CALL_EMERGENCY -> make(person, step.amount() < 3 ? "999" : "0113 496 0148");
       case ARRIVE ->
-          new Command.Arrive(
+          new NetworkCommand.Arrive(
               scene.nextId(),
               step.amount() % 5 == 0 ? null : TestOffice.DOV,
               step.which() < 3
                   ? TestOffice.MAIN_NUMBER
                   : new PhoneNumber("+4419149802" + (10 + step.amount() % 13)));
       case ANSWER -> answer(call, person);
-      case DECLINE -> new Command.Decline(call, person);
-      case SILENCE -> new Command.Silence(call, person);
-      case CLEAR -> new Command.Clear(call, person);
-      case HOLD -> new Command.Hold(call, person);
-      case RETRIEVE -> new Command.Retrieve(call, person);
-      case MUTE -> new Command.Mute(call, person, step.amount() % 2 == 0);
+      case DECLINE -> new CallCommand.Decline(call, person);
+      case SILENCE -> new CallCommand.Silence(call, person);
+      case CLEAR -> new CallCommand.Clear(call, person);
+      case HOLD -> new CallCommand.Hold(call, person);
+      case RETRIEVE -> new CallCommand.Retrieve(call, person);
+      case MUTE -> new CallCommand.Mute(call, person, step.amount() % 2 == 0);
       case PUT_THROUGH ->
-          new Command.PutThrough(
+          new SendCommand.PutThrough(
               call,
               person,
               target(step),
               null,
               step.which() < 4 ? null : Settings.Unanswered.values()[step.which() % 2]);
-      case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
-      case DEFLECT -> new Command.Deflect(call, person, target(step), null);
+      case PULL_BACK -> new SendCommand.PullBack(call, person, Scene.WINDOW);
+      case DEFLECT -> new SendCommand.Deflect(call, person, target(step), null);
       case ANNOUNCE ->
-          new Command.Announce(call, person, scene.nextId(), device(step), target(step), null);
-      case HAND_OVER -> new Command.HandOver(call, person, another(step));
-      case JOIN -> new Command.Join(call, person, another(step));
-      case RECONNECT -> new Command.Reconnect(call, person);
+          new SendCommand.Announce(call, person, scene.nextId(), device(step), target(step), null);
+      case HAND_OVER -> new SendCommand.HandOver(call, person, another(step));
+      case JOIN -> new ConferenceCommand.Join(call, person, another(step));
+      case RECONNECT -> new SendCommand.Reconnect(call, person);
       case PARK ->
-          new Command.Park(
+          new SendCommand.Park(
               call,
               person,
               step.amount() % 4 == 0 ? null : slot(step),
               step.amount() % 5 == 0 ? TestOffice.EVERYBODY.get(step.which() % 6) : null,
               "");
       case TAKE_PARKED ->
-          new Command.TakeParked(
+          new SendCommand.TakeParked(
               step.amount() % 2 == 0 ? null : call,
               person,
               Scene.WINDOW,
@@ -157,45 +164,48 @@ final class Play {
               step.which() % 2 == 0);
       case DIAL_SLOT -> make(person, slot(step));
       case MOVE_HERE ->
-          new Command.MoveHere(
+          new CallCommand.MoveHere(
               call,
               person,
               step.amount() % 2 == 0 ? device(step) : new DeviceId("phone-" + step.which() % 3));
       case CALL_VIA_PHONE -> viaPhone(step);
       case PHONE -> atPhone(step);
       case TAKE_ASIDE ->
-          new Command.TakeAside(call, person, leg(step), scene.nextId(), Scene.WINDOW);
-      case MUTE_MEMBER -> new Command.MuteMember(call, person, leg(step), step.amount() % 2 == 0);
-      case DROP -> new Command.Drop(call, person, leg(step));
-      case END_FOR_ALL -> new Command.EndForAll(call, person);
+          new ConferenceCommand.TakeAside(call, person, leg(step), scene.nextId(), Scene.WINDOW);
+      case MUTE_MEMBER ->
+          new ConferenceCommand.MuteMember(call, person, leg(step), step.amount() % 2 == 0);
+      case DROP -> new ConferenceCommand.Drop(call, person, leg(step));
+      case END_FOR_ALL -> new ConferenceCommand.EndForAll(call, person);
       case CALL_BACK -> callBack(step);
-      case CANCEL_CALL_BACK -> new Command.CancelCallBack(wish(step), person);
+      case CANCEL_CALL_BACK -> new SendCommand.CancelCallBack(wish(step), person);
       case PICK_UP -> pickUp(step);
       case TAKE_OVER -> takeOver(step, call);
       case CALL_FOR_ANOTHER -> callForAnother(step);
-      case DIGITS -> new Command.SendDigits(call, person, "12#");
-      case TO_MAILBOX -> new Command.ToMailbox(call, person);
-      case TAKE_FROM_MAILBOX -> new Command.TakeFromMailbox(atMailbox(step), person, Scene.WINDOW);
-      case GREETING_OVER -> new Command.GreetingOver(atMailbox(step), mailboxLeg(step));
-      case MESSAGE_SOUNDS -> new Command.MessageSounds(atMailbox(step), mailboxLeg(step));
-      case CALLER_SILENT -> new Command.CallerSilent(atMailbox(step), mailboxLeg(step));
-      case TAPE -> new Command.Tape(call, person, step.amount() % 4 > 0);
+      case DIGITS -> new CallCommand.SendDigits(call, person, "12#");
+      case TO_MAILBOX -> new SendCommand.ToMailbox(call, person);
+      case TAKE_FROM_MAILBOX ->
+          new SendCommand.TakeFromMailbox(atMailbox(step), person, Scene.WINDOW);
+      case GREETING_OVER -> new MachineCommand.GreetingOver(atMailbox(step), mailboxLeg(step));
+      case MESSAGE_SOUNDS -> new MachineCommand.MessageSounds(atMailbox(step), mailboxLeg(step));
+      case CALLER_SILENT -> new MachineCommand.CallerSilent(atMailbox(step), mailboxLeg(step));
+      case TAPE -> new CallCommand.Tape(call, person, step.amount() % 4 > 0);
       case CALL_ATTENDANT ->
           step.which() < 5
               ? make(person, "290")
-              : new Command.Arrive(
+              : new NetworkCommand.Arrive(
                   scene.nextId(), TestOffice.DOV, new PhoneNumber("+441914980290"));
-      case WELCOME_OVER -> new Command.WelcomeOver(welcomed(step), machineLeg(step));
+      case WELCOME_OVER -> new MachineCommand.WelcomeOver(welcomed(step), machineLeg(step));
       case WELCOME_CONNECTS ->
-          new Command.WelcomeConnects(welcomed(step), machineLeg(step), target(step));
-      case ATTENDANT_CLEARS -> new Command.AttendantClears(call, leg(step));
+          new MachineCommand.WelcomeConnects(welcomed(step), machineLeg(step), target(step));
+      case ATTENDANT_CLEARS -> new MachineCommand.AttendantClears(call, leg(step));
       case ATTENDANT_CONNECTS ->
-          new Command.AttendantConnects(call, leg(step), person, target(step));
+          new MachineCommand.AttendantConnects(call, leg(step), person, target(step));
       case NETWORK_KEYS -> networkKeys(step, call);
-      case NETWORK_RINGS -> new Command.NetworkRings(call, 1 + step.amount() % 5);
+      case NETWORK_RINGS -> new NetworkCommand.NetworkRings(call, 1 + step.amount() % 5);
       case NETWORK_ANSWERS -> networkAnswers(step, call);
-      case NETWORK_FAILS -> new Command.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
-      case NETWORK_CLEARS -> new Command.NetworkClears(call, 1 + step.amount() % 5);
+      case NETWORK_FAILS ->
+          new NetworkCommand.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
+      case NETWORK_CLEARS -> new NetworkCommand.NetworkClears(call, 1 + step.amount() % 5);
       case STATUS -> status(step);
       case WAIT, COME_OR_GO, TWO_HANG_UP, DECIDE ->
           throw new IllegalArgumentException(step.toString());
@@ -209,7 +219,7 @@ final class Play {
 
   private Command viaPhone(Step step) {
     List<String> numbers = List.of("221", "200", "0151 496 0172", "61", "213", "212", "290");
-    return new Command.MakeCall(
+    return new CallCommand.MakeCall(
         scene.nextId(),
         person(step),
         step.amount() % 3 == 0 ? DeviceId.OUTSIDE : Scene.WINDOW,
@@ -224,11 +234,11 @@ final class Play {
     CallId line =
         phones.isEmpty() ? new CallId("none") : phones.get(step.which() % phones.size()).line();
     return switch (step.amount() % 8) {
-      case 0 -> new Command.NetworkRings(line, 1);
-      case 1, 2 -> new Command.NetworkAnswers(line, 1);
-      case 3, 4 -> new Command.NetworkKeys(line, 1, "1");
-      case 5, 6 -> new Command.NetworkClears(line, 1);
-      default -> new Command.NetworkFails(line, 1, Cause.NETWORK_FAILURE);
+      case 0 -> new NetworkCommand.NetworkRings(line, 1);
+      case 1, 2 -> new NetworkCommand.NetworkAnswers(line, 1);
+      case 3, 4 -> new NetworkCommand.NetworkKeys(line, 1, "1");
+      case 5, 6 -> new NetworkCommand.NetworkClears(line, 1);
+      default -> new NetworkCommand.NetworkFails(line, 1, Cause.NETWORK_FAILURE);
     };
   }
 
@@ -236,12 +246,12 @@ final class Play {
     boolean over = step.amount() > 8; // otherwise hardly anybody would be reached after a while
     Status.Kind kind = over ? Status.Kind.FREE : Status.Kind.values()[step.which() % 5];
     Instant until = step.amount() % 2 == 0 ? scene.now().plusSeconds(60L * step.amount()) : null;
-    return new Command.SetStatus(person(step), kind, "", until);
+    return new OfficeCommand.SetStatus(person(step), kind, "", until);
   }
 
   private static Command pickUp(Step step) {
     PersonId from = step.which() < 3 ? null : TestOffice.EVERYBODY.get(step.which() % 6);
-    return new Command.PickUp(person(step), Scene.WINDOW, from);
+    return new CallCommand.PickUp(person(step), Scene.WINDOW, from);
   }
 
   /** Most often where there is such a call. */
@@ -251,10 +261,10 @@ final class Play {
             person ->
                 scene.exchange.actedFor(person).stream()
                     .filter(each -> each.service() != null)
-                    .map(each -> new Command.TakeOver(each.call(), person, Scene.WINDOW)))
+                    .map(each -> new CallCommand.TakeOver(each.call(), person, Scene.WINDOW)))
         .skip(step.which() % 2)
         .findFirst()
-        .orElse(new Command.TakeOver(otherwise, person(step), Scene.WINDOW));
+        .orElse(new CallCommand.TakeOver(otherwise, person(step), Scene.WINDOW));
   }
 
   /** Most often by somebody who acts for whoever is named. */
@@ -265,7 +275,7 @@ final class Play {
             .findFirst()
             .orElse(TestOffice.EVERYBODY.get(step.which() % 6));
     String typed = List.of("221", "200", "0151 496 0172", "999").get(step.amount() % 4);
-    return new Command.MakeCall(
+    return new CallCommand.MakeCall(
         scene.nextId(),
         delegate,
         Scene.WINDOW,
@@ -278,7 +288,7 @@ final class Play {
   /** Everything this person has in hand; otherwise hardly anybody would ever be free. */
   private void hangUp(PersonId person) {
     for (CallId call : scene.exchange.state().inHand(person)) {
-      scene.run(new Command.Clear(call, person));
+      scene.run(new CallCommand.Clear(call, person));
     }
   }
 
@@ -286,9 +296,9 @@ final class Play {
   private Command answer(CallId otherwise, PersonId person) {
     return scene.exchange.state().calls().stream()
         .filter(call -> call.connections().stream().anyMatch(call::ringsBackAt))
-        .map(call -> new Command.Answer(call.id(), call.caller().employee(), Scene.WINDOW))
+        .map(call -> new CallCommand.Answer(call.id(), call.caller().employee(), Scene.WINDOW))
         .findFirst()
-        .orElse(new Command.Answer(otherwise, person, Scene.WINDOW));
+        .orElse(new CallCommand.Answer(otherwise, person, Scene.WINDOW));
   }
 
   /** Most often asked for where it makes sense: by the caller of a call that failed. */
@@ -299,7 +309,7 @@ final class Play {
             .min(Comparator.comparing(Call::id))
             .orElse(scene.state(call(step)));
     PersonId person = failed == null ? null : failed.caller().employee();
-    return new Command.RequestCallBack(
+    return new SendCommand.RequestCallBack(
         failed == null ? new CallId("none") : failed.id(),
         person == null ? person(step) : person,
         scene.nextId());
@@ -332,11 +342,11 @@ final class Play {
     for (Call call : scene.exchange.state().calls()) {
       for (Connection leg : call.connections()) {
         if (leg.party().usesOutsideLine() && !leg.answered() && step.which() < 6) {
-          return new Command.NetworkAnswers(call.id(), leg.leg());
+          return new NetworkCommand.NetworkAnswers(call.id(), leg.leg());
         }
       }
     }
-    return new Command.NetworkAnswers(otherwise, 1 + step.amount() % 5);
+    return new NetworkCommand.NetworkAnswers(otherwise, 1 + step.amount() % 5);
   }
 
   /** Most often of an outsider who is recorded, and may not want that. */
@@ -349,9 +359,9 @@ final class Play {
             taped ->
                 taped.connections().stream()
                     .filter(leg -> leg.party().usesOutsideLine())
-                    .map(leg -> new Command.NetworkKeys(taped.id(), leg.leg(), key))
+                    .map(leg -> new NetworkCommand.NetworkKeys(taped.id(), leg.leg(), key))
                     .findFirst())
-        .orElse(new Command.NetworkKeys(call, 1 + step.who() % 3, key));
+        .orElse(new NetworkCommand.NetworkKeys(call, 1 + step.who() % 3, key));
   }
 
   private int mailboxLeg(Step step) {
@@ -390,7 +400,7 @@ final class Play {
   }
 
   private Command make(PersonId person, String typed) {
-    return new Command.MakeCall(
+    return new CallCommand.MakeCall(
         scene.nextId(), person, Scene.WINDOW, scene.office.plan.interpret(typed), null);
   }
 
@@ -514,7 +524,7 @@ final class Play {
     assertThat(seen).extracting(ActedFor::call).doesNotHaveDuplicates();
     for (ActedFor each : seen) {
       assertThat(scene.state(each.call()).of(person)).isNull();
-      Command command = new Command.TakeOver(each.call(), person, Scene.WINDOW);
+      Command command = new CallCommand.TakeOver(each.call(), person, Scene.WINDOW);
       assertThat(scene.exchange.decide(command, scene.now()) instanceof Decision.Accepted)
           .as("rule 8: %s", each)
           .isEqualTo(each.service() != null);

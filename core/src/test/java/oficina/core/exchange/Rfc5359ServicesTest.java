@@ -8,6 +8,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.stream.Collectors;
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -56,7 +60,7 @@ class Rfc5359ServicesTest {
   private CallId bobConsultsCarol(CallId call) {
     CallId consultation = scene.nextId();
     run(
-        new Command.Announce(
+        new SendCommand.Announce(
             call, BOB, consultation, Scene.WINDOW, scene.office.plan.interpret("212"), null));
     return consultation;
   }
@@ -64,9 +68,9 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_1_call_hold_and_2_3_music_on_hold() {
     CallId call = aliceTalksToBob();
-    run(new Command.Hold(call, BOB));
+    run(new CallCommand.Hold(call, BOB));
     assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC, Bob HOLD SILENCE");
-    run(new Command.Retrieve(call, BOB));
+    run(new CallCommand.Retrieve(call, BOB));
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH");
     scene.clear(call, ALICE);
     assertThat(states(call)).isEqualTo("over");
@@ -79,7 +83,7 @@ class Rfc5359ServicesTest {
     scene.answer(consultation, CAROL);
     assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC, Bob HOLD SILENCE");
     assertThat(states(consultation)).isEqualTo("Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
-    run(new Command.Reconnect(consultation, BOB));
+    run(new SendCommand.Reconnect(consultation, BOB));
     assertThat(states(consultation)).isEqualTo("over");
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH");
   }
@@ -87,7 +91,7 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_4_transfer_unattended() {
     CallId call = aliceTalksToBob();
-    run(new Command.PutThrough(call, BOB, scene.office.plan.interpret("212"), null, null));
+    run(new SendCommand.PutThrough(call, BOB, scene.office.plan.interpret("212"), null, null));
     assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
     scene.answer(call, CAROL);
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
@@ -98,7 +102,7 @@ class Rfc5359ServicesTest {
     CallId call = aliceTalksToBob();
     CallId consultation = bobConsultsCarol(call);
     scene.answer(consultation, CAROL);
-    run(new Command.HandOver(call, BOB, consultation));
+    run(new SendCommand.HandOver(call, BOB, consultation));
     assertThat(states(consultation)).isEqualTo("over");
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
   }
@@ -108,7 +112,7 @@ class Rfc5359ServicesTest {
     CallId call = aliceTalksToBob();
     CallId consultation = bobConsultsCarol(call);
     scene.answer(consultation, CAROL);
-    run(new Command.Join(call, BOB, consultation));
+    run(new ConferenceCommand.Join(call, BOB, consultation));
     assertThat(states(call))
         .isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
   }
@@ -119,7 +123,7 @@ class Rfc5359ServicesTest {
     CallId second = scene.call(CAROL, "221");
     scene.answer(second, BOB);
     assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC, Bob HOLD SILENCE");
-    run(new Command.Join(call, BOB, second));
+    run(new ConferenceCommand.Join(call, BOB, second));
     assertThat(states(second)).isEqualTo("over");
     assertThat(states(call))
         .isEqualTo("Alice CONNECTED SPEECH, Bob CONNECTED SPEECH, Carol CONNECTED SPEECH");
@@ -128,9 +132,9 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_15_call_park() {
     CallId call = aliceTalksToBob();
-    run(new Command.Park(call, BOB, "61", CAROL, ""));
+    run(new SendCommand.Park(call, BOB, "61", CAROL, ""));
     assertThat(states(call)).isEqualTo("Alice CONNECTED MUSIC");
-    run(new Command.TakeParked(null, CAROL, Scene.WINDOW, "61", true));
+    run(new SendCommand.TakeParked(null, CAROL, Scene.WINDOW, "61", true));
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
   }
 
@@ -138,7 +142,7 @@ class Rfc5359ServicesTest {
   void section_2_17_automatic_redial() {
     scene.answer(scene.call(CAROL, "213"), BRAM); // Bram takes one call at a time: he is Bob here
     CallId busy = scene.call(ALICE, "213");
-    run(new Command.RequestCallBack(busy, ALICE, new CallId("wish")));
+    run(new SendCommand.RequestCallBack(busy, ALICE, new CallId("wish")));
     assertThat(states(busy)).isEqualTo("over");
     scene.clear(scene.exchange.state().inHand(CAROL).get(0), CAROL);
     CallId redial = new CallId("wish-1");
@@ -152,7 +156,7 @@ class Rfc5359ServicesTest {
   @Test
   void section_2_16_call_pickup() {
     CallId call = scene.call(ALICE, "221");
-    run(new Command.PickUp(CAROL, Scene.WINDOW, BOB));
+    run(new CallCommand.PickUp(CAROL, Scene.WINDOW, BOB));
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
   }
 

@@ -14,6 +14,10 @@ import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.history.CallRecords;
@@ -49,11 +53,11 @@ public final class Scene {
   }
 
   public void comes(PersonId person) {
-    run(new Command.DeviceComes(person, WINDOW, DeviceKind.WINDOW, true));
+    run(new OfficeCommand.DeviceComes(person, WINDOW, DeviceKind.WINDOW, true));
   }
 
   public void goes(PersonId person) {
-    run(new Command.DeviceGoes(person, WINDOW));
+    run(new OfficeCommand.DeviceGoes(person, WINDOW));
   }
 
   public Instant now() {
@@ -65,7 +69,7 @@ public final class Scene {
     Instant end = now.plus(Duration.ofSeconds(seconds));
     while (exchange.nextDue() != null && !exchange.nextDue().isAfter(end)) {
       now = exchange.nextDue();
-      run(new Command.Tick());
+      run(new OfficeCommand.Tick());
     }
     now = end;
   }
@@ -112,23 +116,23 @@ public final class Scene {
   }
 
   private Command make(CallId id, PersonId person, String typed) {
-    return new Command.MakeCall(
+    return new CallCommand.MakeCall(
         id, person, WINDOW, office.plan.interpret(typed), CallerIdChoice.OFFICE);
   }
 
   public CallId arrive(PhoneNumber from, String to) {
     CallId id = nextId();
-    assertThat(run(new Command.Arrive(id, from, new PhoneNumber(to)))).isNull();
+    assertThat(run(new NetworkCommand.Arrive(id, from, new PhoneNumber(to)))).isNull();
     return id;
   }
 
   public Refusal.Reason answer(CallId call, PersonId person) {
-    Refusal refusal = run(new Command.Answer(call, person, WINDOW));
+    Refusal refusal = run(new CallCommand.Answer(call, person, WINDOW));
     return refusal == null ? null : refusal.reason();
   }
 
   public void clear(CallId call, PersonId person) {
-    assertThat(run(new Command.Clear(call, person))).isNull();
+    assertThat(run(new CallCommand.Clear(call, person))).isNull();
   }
 
   /** Who came over from the other call. */

@@ -19,6 +19,11 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
@@ -46,14 +51,15 @@ class SendingTest {
   }
 
   private Reason putThrough(String to) {
-    return reason(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret(to), null, null));
+    return reason(
+        new SendCommand.PutThrough(dov, TOMASZ, scene.office.plan.interpret(to), null, null));
   }
 
   private CallId announce(String to) {
     CallId id = scene.nextId();
     assertThat(
             scene.run(
-                new Command.Announce(
+                new SendCommand.Announce(
                     dov, TOMASZ, id, Scene.WINDOW, scene.office.plan.interpret(to), null)))
         .isNull();
     return id;
@@ -69,7 +75,7 @@ class SendingTest {
   }
 
   private void decline(PersonId person) {
-    assertThat(reason(new Command.Decline(dov, person))).isNull();
+    assertThat(reason(new CallCommand.Decline(dov, person))).isNull();
   }
 
   @Test
@@ -80,7 +86,7 @@ class SendingTest {
     scene.wait(4);
     scene.answer(dov, ZOE);
     scene.wait(20);
-    scene.run(new Command.NetworkClears(dov, 1));
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
     assertThat(scene.entry(dov, ZOE).result()).isEqualTo(Result.ANSWERED);
     assertThat(scene.course(dov))
         .extracting(Segment::kind)
@@ -126,18 +132,19 @@ class SendingTest {
   @Test
   void pulled_back_before_anybody_answers_and_not_afterwards() {
     putThrough("222");
-    assertThat(reason(new Command.PullBack(dov, INES, Scene.WINDOW)))
+    assertThat(reason(new SendCommand.PullBack(dov, INES, Scene.WINDOW)))
         .isEqualTo(Reason.NO_SUCH_CALL);
-    assertThat(reason(new Command.PullBack(dov, TOMASZ, Scene.WINDOW))).isNull();
+    assertThat(reason(new SendCommand.PullBack(dov, TOMASZ, Scene.WINDOW))).isNull();
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(CONNECTED);
     assertThat(scene.state(dov, ZOE)).isNull();
     putThrough("222");
-    assertThat(reason(new Command.Hold(dov, TOMASZ))).isEqualTo(Reason.ALREADY_SENT);
+    assertThat(reason(new CallCommand.Hold(dov, TOMASZ))).isEqualTo(Reason.ALREADY_SENT);
     scene.answer(dov, ZOE);
     for (Command late :
         List.of(
-            new Command.PullBack(dov, TOMASZ, Scene.WINDOW),
-            new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("201"), null, null))) {
+            new SendCommand.PullBack(dov, TOMASZ, Scene.WINDOW),
+            new SendCommand.PutThrough(
+                dov, TOMASZ, scene.office.plan.interpret("201"), null, null))) {
       assertThat(scene.run(late)).isEqualTo(Refusal.answeredBy(ZOE));
     }
   }
@@ -145,7 +152,7 @@ class SendingTest {
   @Test
   void the_caller_gives_up_on_the_way() {
     putThrough("222");
-    scene.run(new Command.NetworkClears(dov, 1));
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
     assertThat(scene.state(dov)).isNull();
     assertThat(scene.exchange.state().sentOn(TOMASZ)).isEmpty();
   }
@@ -173,7 +180,7 @@ class SendingTest {
     scene.wait(3);
     scene.answer(zoe, ZOE);
     scene.wait(15);
-    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
+    assertThat(reason(new SendCommand.HandOver(dov, TOMASZ, zoe))).isNull();
     assertThat(scene.state(zoe)).isNull();
     assertThat(scene.state(dov, ZOE)).isEqualTo(CONNECTED);
     assertThat(dovHears().voices()).containsExactly(scene.state(dov).of(ZOE).leg());
@@ -190,7 +197,7 @@ class SendingTest {
   @Test
   void handed_over_while_it_still_rings_and_back_when_nobody_answers() {
     CallId zoe = announce("222");
-    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
+    assertThat(reason(new SendCommand.HandOver(dov, TOMASZ, zoe))).isNull();
     assertThat(scene.state(dov, ZOE)).isEqualTo(ALERTING);
     scene.wait(20);
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(ALERTING);
@@ -202,12 +209,12 @@ class SendingTest {
     CallId zoe = announce("222");
     scene.answer(zoe, ZOE);
     for (int i = 0; i < 5; i++) {
-      assertThat(reason(new Command.Retrieve(dov, TOMASZ))).isNull();
+      assertThat(reason(new CallCommand.Retrieve(dov, TOMASZ))).isNull();
       assertThat(scene.state(zoe, TOMASZ)).isEqualTo(HOLD);
-      assertThat(reason(new Command.Retrieve(zoe, TOMASZ))).isNull();
+      assertThat(reason(new CallCommand.Retrieve(zoe, TOMASZ))).isNull();
       assertThat(scene.state(dov, TOMASZ)).isEqualTo(HOLD);
     }
-    assertThat(reason(new Command.Reconnect(zoe, TOMASZ))).isNull();
+    assertThat(reason(new SendCommand.Reconnect(zoe, TOMASZ))).isNull();
     assertThat(scene.state(zoe)).isNull();
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(CONNECTED);
   }
@@ -215,9 +222,9 @@ class SendingTest {
   @Test
   void all_three_talk_and_the_sender_leaves() {
     CallId zoe = announce("222");
-    assertThat(reason(new Command.Join(dov, TOMASZ, zoe))).isEqualTo(Reason.NOT_ANSWERED);
+    assertThat(reason(new ConferenceCommand.Join(dov, TOMASZ, zoe))).isEqualTo(Reason.NOT_ANSWERED);
     scene.answer(zoe, ZOE);
-    assertThat(reason(new Command.Join(dov, TOMASZ, zoe))).isNull();
+    assertThat(reason(new ConferenceCommand.Join(dov, TOMASZ, zoe))).isNull();
     assertThat(scene.state(dov).in(CONNECTED)).hasSize(3);
     assertThat(putThrough("212")).isEqualTo(Reason.MORE_THAN_TWO);
     scene.clear(dov, TOMASZ);
@@ -229,9 +236,9 @@ class SendingTest {
   @Test
   void the_target_declines_or_hangs_up_and_the_caller_is_still_there() {
     CallId zoe = announce("222");
-    scene.run(new Command.Decline(zoe, ZOE));
-    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NOBODY_THERE);
-    scene.run(new Command.Reconnect(zoe, TOMASZ));
+    scene.run(new CallCommand.Decline(zoe, ZOE));
+    assertThat(reason(new SendCommand.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NOBODY_THERE);
+    scene.run(new SendCommand.Reconnect(zoe, TOMASZ));
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(CONNECTED);
 
     CallId again = announce("222");
@@ -243,12 +250,12 @@ class SendingTest {
   @Test
   void the_target_sends_the_announcement_on_and_somebody_else_is_handed_the_caller() {
     CallId zoe = announce("222");
-    Command deflect = new Command.Deflect(zoe, ZOE, scene.office.plan.interpret("212"), null);
+    Command deflect = new SendCommand.Deflect(zoe, ZOE, scene.office.plan.interpret("212"), null);
     assertThat(reason(deflect)).isNull();
     assertThat(scene.state(zoe, ADAEZE)).isEqualTo(ALERTING);
-    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NOT_ANSWERED);
+    assertThat(reason(new SendCommand.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NOT_ANSWERED);
     scene.answer(zoe, ADAEZE);
-    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isNull();
+    assertThat(reason(new SendCommand.HandOver(dov, TOMASZ, zoe))).isNull();
     assertThat(dovHears().voices()).containsExactly(scene.state(dov).of(ADAEZE).leg());
   }
 
@@ -256,10 +263,10 @@ class SendingTest {
   void the_caller_gives_up_during_the_announcement() {
     CallId zoe = announce("222");
     scene.answer(zoe, ZOE);
-    scene.run(new Command.NetworkClears(dov, 1));
-    assertThat(reason(new Command.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NO_SUCH_CALL);
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
+    assertThat(reason(new SendCommand.HandOver(dov, TOMASZ, zoe))).isEqualTo(Reason.NO_SUCH_CALL);
     assertThat(scene.state(zoe).conversation()).isTrue();
-    scene.run(new Command.Reconnect(zoe, TOMASZ));
+    scene.run(new SendCommand.Reconnect(zoe, TOMASZ));
     assertThat(scene.exchange.state().calls()).isEmpty();
   }
 
@@ -267,10 +274,10 @@ class SendingTest {
   void a_caller_sent_to_an_outside_number_is_answered_there() {
     assertThat(putThrough("0113 496 0148")).isNull();
     int leg = scene.state(dov).nextLeg() - 1;
-    scene.run(new Command.NetworkRings(dov, leg));
-    scene.run(new Command.NetworkAnswers(dov, leg));
+    scene.run(new NetworkCommand.NetworkRings(dov, leg));
+    scene.run(new NetworkCommand.NetworkAnswers(dov, leg));
     assertThat(scene.state(dov).in(CONNECTED)).hasSize(2);
-    scene.run(new Command.NetworkClears(dov, leg));
+    scene.run(new NetworkCommand.NetworkClears(dov, leg));
     assertThat(scene.state(dov)).isNull();
   }
 
@@ -285,15 +292,16 @@ class SendingTest {
     Dialled marisol = scene.office.plan.interpret("0113 496 0148");
     PhoneNumber direct = new PhoneNumber("+441914980221");
     assertThat(
-            shownAtOutside(dov, new Command.PutThrough(dov, TOMASZ, marisol, null, null)).number())
+            shownAtOutside(dov, new SendCommand.PutThrough(dov, TOMASZ, marisol, null, null))
+                .number())
         .as("what Tomasz has chosen for all")
         .isEqualTo(MAIN_NUMBER);
-    assertThat(reason(new Command.PullBack(dov, TOMASZ, Scene.WINDOW))).isNull();
-    Command put = new Command.PutThrough(dov, TOMASZ, marisol, CallerIdChoice.DIRECT, null);
+    assertThat(reason(new SendCommand.PullBack(dov, TOMASZ, Scene.WINDOW))).isNull();
+    Command put = new SendCommand.PutThrough(dov, TOMASZ, marisol, CallerIdChoice.DIRECT, null);
     assertThat(shownAtOutside(dov, put).number()).isEqualTo(direct);
-    scene.run(new Command.NetworkClears(dov, 1)); // its lines are wanted
+    scene.run(new NetworkCommand.NetworkClears(dov, 1)); // its lines are wanted
     CallId inside = scene.call(BRAM, "214");
-    Command deflect = new Command.Deflect(inside, CELIA, marisol, CallerIdChoice.WITHHELD);
+    Command deflect = new SendCommand.Deflect(inside, CELIA, marisol, CallerIdChoice.WITHHELD);
     assertThat(shownAtOutside(inside, deflect)).isEqualTo(CallerId.WITHHELD);
   }
 
@@ -301,7 +309,8 @@ class SendingTest {
   void who_calls_for_help_is_never_withheld() {
     CallId help = scene.nextId();
     Dialled emergency = scene.office.plan.interpret("999");
-    scene.run(new Command.MakeCall(help, ZOE, Scene.WINDOW, emergency, CallerIdChoice.WITHHELD));
+    scene.run(
+        new CallCommand.MakeCall(help, ZOE, Scene.WINDOW, emergency, CallerIdChoice.WITHHELD));
     assertThat(scene.state(help).callerId().number()).isEqualTo(new PhoneNumber("+441914980222"));
   }
 
@@ -309,7 +318,7 @@ class SendingTest {
   void of_a_group_one_sends_the_call_on_and_it_goes_on_ringing_at_the_others() {
     CallId group = scene.arrive(MARISOL, "+441914980100");
     Dialled zoe = scene.office.plan.interpret("222");
-    assertThat(reason(new Command.Deflect(group, INES, zoe, null))).isNull();
+    assertThat(reason(new SendCommand.Deflect(group, INES, zoe, null))).isNull();
     assertThat(scene.state(group, ADAEZE)).isEqualTo(ALERTING);
     assertThat(scene.state(group, ZOE)).isEqualTo(ALERTING);
     assertThat(scene.state(group, INES)).isNull();
@@ -323,8 +332,8 @@ class SendingTest {
   void who_sent_a_call_on_and_missed_it_when_it_came_back_has_missed_it() {
     CallId own = scene.arrive(MARISOL, "+441914980214");
     Dialled zoe = scene.office.plan.interpret("222");
-    assertThat(reason(new Command.Deflect(own, CELIA, zoe, null))).isNull();
-    scene.run(new Command.Decline(own, ZOE));
+    assertThat(reason(new SendCommand.Deflect(own, CELIA, zoe, null))).isNull();
+    scene.run(new CallCommand.Decline(own, ZOE));
     assertThat(scene.state(own, CELIA)).isEqualTo(ALERTING);
     scene.wait(200);
     assertThat(scene.entry(own, CELIA).result()).isEqualTo(Result.MISSED);
@@ -334,7 +343,7 @@ class SendingTest {
   void it_is_quiet_until_it_rings_somewhere() {
     assertThat(putThrough("0113 496 0148")).isNull();
     assertThat(dovHears().sound()).isEqualTo(Listening.Sound.SILENCE);
-    scene.run(new Command.NetworkRings(dov, scene.state(dov).nextLeg() - 1));
+    scene.run(new NetworkCommand.NetworkRings(dov, scene.state(dov).nextLeg() - 1));
     assertThat(dovHears().sound()).isEqualTo(Listening.Sound.RINGING);
   }
 
@@ -342,14 +351,15 @@ class SendingTest {
   void a_ringing_call_is_deflected_or_taken_by_a_colleague() {
     CallId marisol = scene.call(BRAM, "214");
     assertThat(
-            reason(new Command.Deflect(marisol, CELIA, scene.office.plan.interpret("222"), null)))
+            reason(
+                new SendCommand.Deflect(marisol, CELIA, scene.office.plan.interpret("222"), null)))
         .isNull();
     assertThat(scene.state(marisol, ZOE)).isEqualTo(ALERTING);
-    assertThat(reason(new Command.PickUp(ADAEZE, Scene.WINDOW, ZOE))).isNull();
+    assertThat(reason(new CallCommand.PickUp(ADAEZE, Scene.WINDOW, ZOE))).isNull();
     assertThat(scene.state(marisol, ADAEZE)).isEqualTo(CONNECTED);
     assertThat(scene.entry(marisol, ZOE).result()).isEqualTo(Result.ANSWERED_ELSEWHERE);
     assertThat(scene.entry(marisol, ZOE).answeredBy()).isEqualTo(ADAEZE);
-    Command late = new Command.PickUp(INES, Scene.WINDOW, ZOE);
+    Command late = new CallCommand.PickUp(INES, Scene.WINDOW, ZOE);
     assertThat(scene.run(late)).isEqualTo(Refusal.answeredBy(ADAEZE));
     scene.wait(10);
     assertThat(reason(late)).isEqualTo(Reason.NOTHING_RINGS);
@@ -357,7 +367,7 @@ class SendingTest {
 
   @Test
   void who_holds_too_long_is_reminded_once() {
-    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.run(new CallCommand.Hold(dov, TOMASZ));
     scene.wait(119);
     assertThat(scene.state(dov).of(TOMASZ).reminded()).isFalse();
     scene.wait(1);
@@ -367,11 +377,11 @@ class SendingTest {
 
   @Test
   void muting_is_not_holding() {
-    scene.run(new Command.Mute(dov, TOMASZ, true));
+    scene.run(new CallCommand.Mute(dov, TOMASZ, true));
     assertThat(scene.state(dov).of(TOMASZ).muted()).isTrue();
     assertThat(dovHears().sound()).isEqualTo(Listening.Sound.SILENCE);
     assertThat(scene.state(dov, TOMASZ)).isEqualTo(CONNECTED);
-    scene.run(new Command.Mute(dov, TOMASZ, false));
+    scene.run(new CallCommand.Mute(dov, TOMASZ, false));
     assertThat(scene.state(dov).of(TOMASZ).muted()).isFalse();
   }
 }

@@ -1,6 +1,10 @@
 package oficina.core.exchange;
 
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.people.PersonId;
 
 /** Takes an offer, as a page does. */
@@ -14,25 +18,25 @@ final class Taking {
     CallId into = waits != null ? waits : call;
     CallId with = waits != null ? call : offers.partner();
     return switch (service) {
-      case ANSWER -> new Command.Answer(call, person, Scene.WINDOW);
-      case DECLINE -> new Command.Decline(call, person);
-      case SILENCE -> new Command.Silence(call, person);
-      case HOLD -> new Command.Hold(call, person);
-      case RETRIEVE -> new Command.Retrieve(call, person);
-      case MUTE -> new Command.Mute(call, person, true);
-      case UNMUTE -> new Command.Mute(call, person, false);
-      case HAND_OVER -> new Command.HandOver(into, person, with);
-      case SWAP -> new Command.Retrieve(waits, person);
-      case JOIN -> new Command.Join(into, person, with);
-      case RECONNECT -> new Command.Reconnect(call, person);
-      case PULL_BACK -> new Command.PullBack(call, person, Scene.WINDOW);
-      case MOVE_HERE -> new Command.MoveHere(call, person, Scene.WINDOW);
-      case CALL_BACK -> new Command.RequestCallBack(call, person, new CallId("a wish"));
-      case TO_MAILBOX -> new Command.ToMailbox(call, person);
-      case RECORD -> new Command.Tape(call, person, true);
-      case STOP_RECORDING -> new Command.Tape(call, person, false);
-      case END_FOR_ALL -> new Command.EndForAll(call, person);
-      case CLEAR -> new Command.Clear(call, person);
+      case ANSWER -> new CallCommand.Answer(call, person, Scene.WINDOW);
+      case DECLINE -> new CallCommand.Decline(call, person);
+      case SILENCE -> new CallCommand.Silence(call, person);
+      case HOLD -> new CallCommand.Hold(call, person);
+      case RETRIEVE -> new CallCommand.Retrieve(call, person);
+      case MUTE -> new CallCommand.Mute(call, person, true);
+      case UNMUTE -> new CallCommand.Mute(call, person, false);
+      case HAND_OVER -> new SendCommand.HandOver(into, person, with);
+      case SWAP -> new CallCommand.Retrieve(waits, person);
+      case JOIN -> new ConferenceCommand.Join(into, person, with);
+      case RECONNECT -> new SendCommand.Reconnect(call, person);
+      case PULL_BACK -> new SendCommand.PullBack(call, person, Scene.WINDOW);
+      case MOVE_HERE -> new CallCommand.MoveHere(call, person, Scene.WINDOW);
+      case CALL_BACK -> new SendCommand.RequestCallBack(call, person, new CallId("a wish"));
+      case TO_MAILBOX -> new SendCommand.ToMailbox(call, person);
+      case RECORD -> new CallCommand.Tape(call, person, true);
+      case STOP_RECORDING -> new CallCommand.Tape(call, person, false);
+      case END_FOR_ALL -> new ConferenceCommand.EndForAll(call, person);
+      case CLEAR -> new CallCommand.Clear(call, person);
       case DEFLECT, TRANSFER, DIGITS, PARK, ADD -> null;
     };
   }

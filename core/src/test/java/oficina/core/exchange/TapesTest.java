@@ -12,6 +12,10 @@ import java.util.List;
 import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.TapeEnd;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.TapeEvent.TapeAnnounced;
 import oficina.core.events.TapeEvent.TapeStarted;
 import oficina.core.events.TapeEvent.TapeStopped;
@@ -52,7 +56,7 @@ class TapesTest {
   }
 
   private Reason tape(CallId call, PersonId person, boolean on) {
-    Refusal refusal = scene.run(new Command.Tape(call, person, on));
+    Refusal refusal = scene.run(new CallCommand.Tape(call, person, on));
     return refusal == null ? null : refusal.reason();
   }
 
@@ -129,20 +133,20 @@ class TapesTest {
   void what_was_stopped_does_not_begin_again_by_itself() {
     CallId call = talk(ZOE, "201", INES);
     assertThat(tape(call, ZOE, false)).isNull();
-    scene.run(new Command.Hold(call, ZOE));
-    scene.run(new Command.Retrieve(call, ZOE));
+    scene.run(new CallCommand.Hold(call, ZOE));
+    scene.run(new CallCommand.Retrieve(call, ZOE));
     assertThat(leg(call, ZOE).tape().state()).isEqualTo(Tape.State.STOPPED);
   }
 
   @Test
   void nothing_of_either_side_is_recorded_while_one_holds_the_other() {
     CallId call = dovCalls("+441914980222", ZOE);
-    scene.run(new Command.Hold(call, ZOE));
+    scene.run(new CallCommand.Hold(call, ZOE));
     assertThat(taping(call, ZOE)).isNull();
-    scene.run(new Command.Retrieve(call, ZOE));
+    scene.run(new CallCommand.Retrieve(call, ZOE));
     assertThat(taping(call, ZOE)).isNotNull();
     CallId inside = talk(ZOE, "201", INES);
-    scene.run(new Command.Hold(inside, INES));
+    scene.run(new CallCommand.Hold(inside, INES));
     assertThat(taping(inside, ZOE)).as("held by the other").isNull();
   }
 
@@ -152,10 +156,10 @@ class TapesTest {
     scene.wait(1);
     tape(first, INES, true);
     tape(first, INES, false);
-    scene.run(new Command.Hold(first, INES));
+    scene.run(new CallCommand.Hold(first, INES));
     CallId second = dovCalls("+441914980201", INES);
-    scene.run(new Command.Join(first, INES, second));
-    scene.run(new Command.NetworkKeys(first, outsider(first), "*"));
+    scene.run(new ConferenceCommand.Join(first, INES, second));
+    scene.run(new NetworkCommand.NetworkKeys(first, outsider(first), "*"));
     assertThat(leg(first, ZOE).tape().state()).isEqualTo(Tape.State.NONE);
     assertThat(leg(first, INES).tape().state()).isEqualTo(Tape.State.NONE);
   }
@@ -171,7 +175,7 @@ class TapesTest {
   @Test
   void muting_leaves_the_others_in_it() {
     CallId call = dovCalls("+441914980222", ZOE);
-    scene.run(new Command.Mute(call, ZOE, true));
+    scene.run(new CallCommand.Mute(call, ZOE, true));
     assertThat(taping(call, ZOE)).isEqualTo(new Taping(List.of(), List.of(outsider(call))));
   }
 
@@ -182,7 +186,7 @@ class TapesTest {
     policy(Settings.Policy.NEVER, Settings.Announced.SENTENCE, false);
     assertThat(tape(call, BRAM, true)).isEqualTo(Reason.RECORDING_NOT_ALLOWED);
     policy(Settings.Policy.EVERY_CALL, Settings.Announced.SENTENCE, false);
-    scene.run(new Command.Hold(call, CELIA));
+    scene.run(new CallCommand.Hold(call, CELIA));
     assertThat(leg(call, CELIA).tape().on()).as("the office records all").isTrue();
   }
 
@@ -196,9 +200,9 @@ class TapesTest {
   @Test
   void an_outsider_refuses_by_a_key_soon_after_they_were_told() {
     CallId call = dovCalls("+441914980222", ZOE);
-    scene.run(new Command.NetworkKeys(call, outsider(call), "1"));
+    scene.run(new NetworkCommand.NetworkKeys(call, outsider(call), "1"));
     assertThat(taping(call, ZOE)).isNotNull();
-    scene.run(new Command.NetworkKeys(call, outsider(call), "*"));
+    scene.run(new NetworkCommand.NetworkKeys(call, outsider(call), "*"));
     assertThat(lastEnd()).isEqualTo(TapeEnd.REFUSED);
     assertThat(tape(call, ZOE, true)).isEqualTo(Reason.RECORDING_REFUSED);
     scene.clear(call, ZOE);
@@ -208,7 +212,7 @@ class TapesTest {
     tape(stopped, ZOE, false);
     tape(stopped, ZOE, true);
     tape(stopped, ZOE, false);
-    assertThat(scene.run(new Command.NetworkKeys(stopped, outsider(stopped), "*"))).isNull();
+    assertThat(scene.run(new NetworkCommand.NetworkKeys(stopped, outsider(stopped), "*"))).isNull();
     assertThat(leg(stopped, ZOE).tape().state())
         .as("nothing is recorded to be refused")
         .isEqualTo(Tape.State.STOPPED);
@@ -216,7 +220,7 @@ class TapesTest {
 
     CallId late = dovCalls("+441914980222", ZOE);
     scene.wait(31);
-    scene.run(new Command.NetworkKeys(late, outsider(late), "*"));
+    scene.run(new NetworkCommand.NetworkKeys(late, outsider(late), "*"));
     assertThat(taping(late, ZOE)).as("too late").isNotNull();
   }
 
@@ -224,8 +228,9 @@ class TapesTest {
   void whoever_has_refused_is_recorded_by_nobody_they_are_sent_on_to() {
     CallId call = dovCalls("+441914980221", TOMASZ);
     tape(call, TOMASZ, true);
-    scene.run(new Command.NetworkKeys(call, outsider(call), "*"));
-    scene.run(new Command.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null, null));
+    scene.run(new NetworkCommand.NetworkKeys(call, outsider(call), "*"));
+    scene.run(
+        new SendCommand.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null, null));
     scene.answer(call, ZOE);
     assertThat(leg(call, ZOE).tape().on()).isFalse();
   }
@@ -233,10 +238,12 @@ class TapesTest {
   @Test
   void a_call_sent_on_is_recorded_further_only_where_the_next_one_is() {
     CallId call = dovCalls("+441914980222", ZOE);
-    scene.run(new Command.PutThrough(call, ZOE, scene.office.plan.interpret("213"), null, null));
+    scene.run(
+        new SendCommand.PutThrough(call, ZOE, scene.office.plan.interpret("213"), null, null));
     scene.answer(call, BRAM);
     assertThat(taping(call, BRAM)).isNull();
-    scene.run(new Command.PutThrough(call, BRAM, scene.office.plan.interpret("222"), null, null));
+    scene.run(
+        new SendCommand.PutThrough(call, BRAM, scene.office.plan.interpret("222"), null, null));
     scene.answer(call, ZOE);
     assertThat(taping(call, ZOE)).isNotNull();
   }
@@ -246,12 +253,13 @@ class TapesTest {
     CallId first = talk(INES, "222", ZOE);
     scene.wait(1);
     assertThat(tape(first, INES, true)).as("both of two").isNull();
-    scene.run(new Command.Hold(first, INES));
+    scene.run(new CallCommand.Hold(first, INES));
     CallId second = scene.nextId();
     scene.run(
-        new Command.MakeCall(second, INES, Scene.WINDOW, scene.office.plan.interpret("213"), null));
+        new CallCommand.MakeCall(
+            second, INES, Scene.WINDOW, scene.office.plan.interpret("213"), null));
     scene.answer(second, BRAM);
-    scene.run(new Command.Join(first, INES, second));
+    scene.run(new ConferenceCommand.Join(first, INES, second));
     assertThat(scene.state(first).conference()).isTrue();
     assertThat(taping(first, ZOE)).isNotNull();
     assertThat(taping(first, INES)).isNull();
@@ -264,11 +272,11 @@ class TapesTest {
   void a_newcomer_from_outside_is_told_and_a_refuser_ends_it() {
     CallId first = talk(INES, "222", ZOE);
     long announced = count(TapeAnnounced.class);
-    scene.run(new Command.Hold(first, INES));
+    scene.run(new CallCommand.Hold(first, INES));
     CallId second = dovCalls("+441914980201", INES);
-    scene.run(new Command.Join(first, INES, second));
+    scene.run(new ConferenceCommand.Join(first, INES, second));
     assertThat(count(TapeAnnounced.class)).isEqualTo(announced + 1);
-    scene.run(new Command.NetworkKeys(first, outsider(first), "*"));
+    scene.run(new NetworkCommand.NetworkKeys(first, outsider(first), "*"));
     assertThat(taping(first, ZOE)).isNull();
     assertThat(tape(first, ZOE, true)).isEqualTo(Reason.RECORDING_REFUSED);
   }
@@ -276,12 +284,12 @@ class TapesTest {
   @Test
   void emergency_calls_are_recorded_only_if_the_office_says_so() {
     CallId call = scene.call(ZOE, "999");
-    scene.run(new Command.NetworkAnswers(call, outsider(call)));
+    scene.run(new NetworkCommand.NetworkAnswers(call, outsider(call)));
     assertThat(tape(call, ZOE, true)).isEqualTo(Reason.EMERGENCY_NOT_RECORDED);
     scene.clear(call, ZOE);
     policy(Settings.Policy.CHOICE, Settings.Announced.NOT, true);
     CallId another = scene.call(ZOE, "999");
-    scene.run(new Command.NetworkAnswers(another, outsider(another)));
+    scene.run(new NetworkCommand.NetworkAnswers(another, outsider(another)));
     assertThat(taping(another, ZOE)).isNotNull();
     assertThat(count(TapeAnnounced.class)).as("the office says nothing").isZero();
     assertThat(count(TapeStarted.class)).isEqualTo(1);
@@ -293,7 +301,8 @@ class TapesTest {
     assertThat(tape(call, ZOE, true)).isEqualTo(Reason.NOT_ANSWERED);
     scene.clear(call, ZOE);
     CallId sent = talk(ZOE, "201", INES);
-    scene.run(new Command.PutThrough(sent, INES, scene.office.plan.interpret("290"), null, null));
+    scene.run(
+        new SendCommand.PutThrough(sent, INES, scene.office.plan.interpret("290"), null, null));
     assertThat(leg(sent, ZOE).tape().on()).isTrue();
     assertThat(taping(sent, ZOE)).isNull();
   }

@@ -10,6 +10,10 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.TryIt.Given;
 import oficina.core.exchange.TryIt.Trial;
 import oficina.core.numbers.PhoneNumber;
@@ -39,7 +43,7 @@ class TryItTest {
           scene.goes(person);
         } else if (random.nextInt(3) == 0) {
           Status.Kind kind = Status.Kind.values()[random.nextInt(5)];
-          scene.run(new Command.SetStatus(person, kind, "", null));
+          scene.run(new OfficeCommand.SetStatus(person, kind, "", null));
         }
       }
       scene.wait(random.nextInt(200_000));
@@ -68,8 +72,8 @@ class TryItTest {
   private static Command placed(
       Scene scene, CallId id, PersonId colleague, PhoneNumber from, int to) {
     return colleague == null
-        ? new Command.Arrive(id, from, new PhoneNumber("+441914980" + NUMBERS.get(to)))
-        : new Command.MakeCall(
+        ? new NetworkCommand.Arrive(id, from, new PhoneNumber("+441914980" + NUMBERS.get(to)))
+        : new CallCommand.MakeCall(
             id, colleague, TryIt.device(), scene.office.plan.interpret(inside(to)), null);
   }
 
@@ -123,7 +127,7 @@ class TryItTest {
   void something_can_be_taken_for_granted_of_whoever_is_called() {
     Scene scene = new Scene();
     Command call =
-        new Command.Arrive(TryIt.call(), TestOffice.DOV, new PhoneNumber("+441914980221"));
+        new NetworkCommand.Arrive(TryIt.call(), TestOffice.DOV, new PhoneNumber("+441914980221"));
     PersonId tomasz = TestOffice.TOMASZ;
     for (Given given : Given.values()) {
       Trial trial = new TryIt(scene.exchange).run(call, scene.now(), given, tomasz);

@@ -11,6 +11,9 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.history.Segment;
 import oficina.core.state.Call;
 import oficina.core.state.Listening;
@@ -72,20 +75,21 @@ class UnattendedTest {
   void a_telephone_that_nobody_sits_at_does_not_attend_what_was_answered_elsewhere() {
     talk();
     DeviceId telephone = new DeviceId("telephone");
-    scene.run(new Command.DeviceComes(INES, telephone, DeviceKind.TELEPHONE, false));
+    scene.run(new OfficeCommand.DeviceComes(INES, telephone, DeviceKind.TELEPHONE, false));
     scene.goes(INES);
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.MUSIC);
-    scene.run(new Command.MoveHere(call, INES, telephone));
+    scene.run(new CallCommand.MoveHere(call, INES, telephone));
     assertThat(scene.state(call).of(INES).attended()).isTrue();
   }
 
   @Test
   void another_window_does_not_attend_what_is_not_heard_there() {
     talk();
-    scene.run(new Command.DeviceComes(INES, new DeviceId("window-2"), DeviceKind.WINDOW, true));
+    scene.run(
+        new OfficeCommand.DeviceComes(INES, new DeviceId("window-2"), DeviceKind.WINDOW, true));
     scene.goes(INES);
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.MUSIC);
-    scene.run(new Command.MoveHere(call, INES, new DeviceId("window-2")));
+    scene.run(new CallCommand.MoveHere(call, INES, new DeviceId("window-2")));
     assertThat(tomaszHears()).isEqualTo(Listening.Sound.SPEECH);
   }
 
@@ -113,7 +117,7 @@ class UnattendedTest {
     talk();
     CallId second = scene.call(INES, "212");
     scene.answer(second, ADAEZE);
-    scene.run(new Command.Join(second, INES, call));
+    scene.run(new ConferenceCommand.Join(second, INES, call));
     scene.goes(ADAEZE);
     scene.wait(30);
     assertThat(scene.state(second).parties()).isEqualTo(2);

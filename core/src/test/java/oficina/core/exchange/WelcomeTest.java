@@ -11,6 +11,8 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.MachineCommand;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part;
 import oficina.core.history.Segment;
@@ -37,7 +39,7 @@ class WelcomeTest {
 
   private Refusal dials(CallId call, String digits) {
     return scene.run(
-        new Command.WelcomeConnects(call, voice(call), scene.office.plan.interpret(digits)));
+        new MachineCommand.WelcomeConnects(call, voice(call), scene.office.plan.interpret(digits)));
   }
 
   @Test
@@ -48,7 +50,7 @@ class WelcomeTest {
     assertThat(scene.state(call).answered()).isNull();
     assertThat(scene.state(call).of(TOMASZ)).isNull();
     scene.wait(10);
-    assertThat(scene.run(new Command.WelcomeOver(call, voice(call)))).isNull();
+    assertThat(scene.run(new MachineCommand.WelcomeOver(call, voice(call)))).isNull();
     assertThat(scene.state(call, TOMASZ)).isEqualTo(ConnectionState.ALERTING);
     assertThat(scene.state(call, ZOE)).isEqualTo(ConnectionState.ALERTING);
     scene.answer(call, ZOE);
@@ -101,7 +103,7 @@ class WelcomeTest {
     CallId inside = scene.call(INES, "220");
     assertThat(scene.state(inside, TOMASZ)).isEqualTo(ConnectionState.ALERTING);
     CallId call = scene.arrive(DOV, LINE);
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
     assertThat(scene.state(call)).isNull();
     assertThat(scene.events.get(scene.events.size() - 1))
         .hasFieldOrPropertyWithValue("cause", Cause.CALLER_GAVE_UP);

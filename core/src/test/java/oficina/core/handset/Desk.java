@@ -11,7 +11,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.Exchange;
 import oficina.core.exchange.Refusal;
 import oficina.core.exchange.Scene;
@@ -40,11 +40,11 @@ final class Desk implements Surroundings {
   }
 
   void plugged() {
-    scene.run(new Command.DeviceComes(holder, DEVICE, DeviceKind.TELEPHONE, true));
+    scene.run(new OfficeCommand.DeviceComes(holder, DEVICE, DeviceKind.TELEPHONE, true));
   }
 
   void unplugged() {
-    scene.run(new Command.DeviceGoes(holder, DEVICE));
+    scene.run(new OfficeCommand.DeviceGoes(holder, DEVICE));
   }
 
   // --- what is done at it -----------------------------------------------------------------------

@@ -8,7 +8,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Random;
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.people.PersonId;
 import oficina.core.seen.Standpoint;
@@ -48,7 +49,7 @@ class RandomKeysTest {
       case 4 ->
           scene.exchange.state().inHand(other).stream()
               .findFirst()
-              .ifPresent(call -> scene.run(new Command.Clear(call, other)));
+              .ifPresent(call -> scene.run(new CallCommand.Clear(call, other)));
       case 5 -> desk.wait(random.nextInt(8));
       case 6 -> {
         desk.unplugged();
@@ -57,14 +58,14 @@ class RandomKeysTest {
       case 7 ->
           scene.exchange.state().inHand(INES).stream()
               .findFirst()
-              .ifPresent(call -> scene.run(new Command.MoveHere(call, INES, Scene.WINDOW)));
+              .ifPresent(call -> scene.run(new CallCommand.MoveHere(call, INES, Scene.WINDOW)));
       case 8 ->
           ringing(scene, INES)
-              .forEach(call -> scene.run(new Command.Answer(call, INES, Desk.DEVICE)));
+              .forEach(call -> scene.run(new CallCommand.Answer(call, INES, Desk.DEVICE)));
       case 9 ->
           scene.exchange.state().inHand(other).stream()
               .findFirst()
-              .ifPresent(call -> scene.run(new Command.Park(call, other, null, null, "")));
+              .ifPresent(call -> scene.run(new SendCommand.Park(call, other, null, null, "")));
       default -> desk.press(anyKey(random));
     }
   }

@@ -10,7 +10,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.Map;
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.handset.Key.Kind;
 import oficina.core.history.Segment;
@@ -172,7 +173,7 @@ class TelephoneTest {
   void hanging_up_on_an_announcement_that_failed_keeps_the_caller_on_hold_and_the_speaker_shut() {
     CallId call = talkWithDov();
     desk.soft(SoftKey.TRANSFER).type("212").soft(SoftKey.ANNOUNCE);
-    scene.run(new Command.Decline(desk.placed(), ADAEZE));
+    scene.run(new CallCommand.Decline(desk.placed(), ADAEZE));
     assertThat(desk.shows().get(0)).startsWith("CALL_FAILED");
     desk.press(Kind.ON_HOOK);
     assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.HOLD);
@@ -235,20 +236,20 @@ class TelephoneTest {
   @Test
   void keys_are_sent_to_a_menu() {
     desk.type("01514960177#");
-    scene.run(new Command.NetworkAnswers(desk.placed(), 2));
+    scene.run(new NetworkCommand.NetworkAnswers(desk.placed(), 2));
     desk.type("5");
     assertThat(desk.asked).last().isInstanceOf(Effect.Do.class);
     assertThat(((Effect.Do) desk.asked.get(desk.asked.size() - 1)).command())
-        .isEqualTo(new Command.SendDigits(desk.placed(), INES, "5"));
+        .isEqualTo(new CallCommand.SendDigits(desk.placed(), INES, "5"));
   }
 
   @Test
   void the_screen_answers_and_the_speaker_of_the_telephone_opens() {
     CallId call = dovCalls();
-    scene.run(new Command.Answer(call, INES, Desk.DEVICE));
+    scene.run(new CallCommand.Answer(call, INES, Desk.DEVICE));
     assertThat(desk.sounds().path()).isEqualTo(Panel.Path.SPEAKER);
     assertThat(desk.sounds().talking()).isTrue();
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
     assertThat(desk.sounds().path()).isEqualTo(Panel.Path.NONE);
   }
 
@@ -256,7 +257,7 @@ class TelephoneTest {
   void a_call_taken_by_another_device_leaves_the_telephone_quiet_and_says_where_it_is() {
     CallId call = talkWithDov();
     desk.press(Kind.SPEAKER).press(Kind.ON_HOOK);
-    scene.run(new Command.MoveHere(call, INES, Scene.WINDOW));
+    scene.run(new CallCommand.MoveHere(call, INES, Scene.WINDOW));
     assertThat(desk.sounds().talking()).isFalse();
     assertThat(desk.sounds().path()).isEqualTo(Panel.Path.NONE);
     assertThat(desk.shows()).first().isEqualTo("TOLD_GOES_ON_ELSEWHERE");
@@ -269,7 +270,7 @@ class TelephoneTest {
   void a_call_that_was_moved_is_one_entry_and_its_cord_shows_where_it_went_on() {
     CallId call = scene.call(TOMASZ, "201");
     desk.press(Kind.OFF_HOOK).wait(10);
-    scene.run(new Command.MoveHere(call, INES, Scene.WINDOW));
+    scene.run(new CallCommand.MoveHere(call, INES, Scene.WINDOW));
     desk.wait(20);
     scene.clear(call, TOMASZ);
     assertThat(scene.course(call))
@@ -326,7 +327,7 @@ class TelephoneTest {
         .as("although Ines has a window")
         .isEqualTo(Listening.Sound.MUSIC);
     scene.wait(29);
-    scene.run(new Command.MoveHere(call, INES, Scene.WINDOW));
+    scene.run(new CallCommand.MoveHere(call, INES, Scene.WINDOW));
     scene.wait(100);
     assertThat(Listening.of(desk.state(call), desk.state(call).of(TOMASZ)).sound())
         .isEqualTo(Listening.Sound.SPEECH);

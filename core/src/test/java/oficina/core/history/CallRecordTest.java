@@ -13,7 +13,10 @@ import static org.assertj.core.api.Assertions.tuple;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Part.Result;
@@ -32,14 +35,15 @@ class CallRecordTest {
     scene.wait(5);
     scene.answer(call, TOMASZ);
     scene.wait(60);
-    scene.run(new Command.Hold(call, TOMASZ));
+    scene.run(new CallCommand.Hold(call, TOMASZ));
     scene.wait(15);
-    scene.run(new Command.Retrieve(call, TOMASZ));
-    scene.run(new Command.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null, null));
+    scene.run(new CallCommand.Retrieve(call, TOMASZ));
+    scene.run(
+        new SendCommand.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null, null));
     scene.wait(4);
     scene.answer(call, ZOE);
     scene.wait(30);
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
 
     Part tomasz = scene.entry(call, TOMASZ);
     assertThat(tomasz.rang()).hasSeconds(5);
@@ -106,7 +110,7 @@ class CallRecordTest {
     CallId zoe = scene.call(TOMASZ, "222");
     scene.answer(zoe, ZOE);
     scene.wait(5);
-    scene.run(new Command.Join(zoe, TOMASZ, dov));
+    scene.run(new ConferenceCommand.Join(zoe, TOMASZ, dov));
     scene.wait(5);
     return zoe;
   }
@@ -121,7 +125,7 @@ class CallRecordTest {
     assertThat(scene.entry(call, ZOE).endedBy()).isEqualTo(new Party.Employee(ZOE));
     CallId outsiderFirst = conference();
     int dov = scene.state(outsiderFirst).nextLeg() - 1;
-    scene.run(new Command.NetworkClears(outsiderFirst, dov));
+    scene.run(new NetworkCommand.NetworkClears(outsiderFirst, dov));
     scene.clear(outsiderFirst, ZOE);
     assertThat(scene.entry(outsiderFirst, TOMASZ).endedBy()).isEqualTo(new Party.Employee(ZOE));
   }
@@ -129,7 +133,7 @@ class CallRecordTest {
   @Test
   void a_conference_ended_for_all_was_ended_by_its_starter() {
     CallId call = conference();
-    assertThat(scene.run(new Command.EndForAll(call, TOMASZ))).isNull();
+    assertThat(scene.run(new ConferenceCommand.EndForAll(call, TOMASZ))).isNull();
     assertThat(scene.entry(call, ZOE).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
     assertThat(scene.entry(call, ZOE).ending()).isEqualTo(Part.Ending.OTHER_HUNG_UP);
     assertThat(scene.entry(call, TOMASZ).endedBy()).isEqualTo(new Party.Employee(TOMASZ));
@@ -140,7 +144,7 @@ class CallRecordTest {
     CallId call = scene.arrive(DOV, "+441914980221");
     scene.answer(call, TOMASZ);
     scene.wait(5);
-    scene.run(new Command.NetworkFails(call, 1, Cause.NETWORK_FAILURE));
+    scene.run(new NetworkCommand.NetworkFails(call, 1, Cause.NETWORK_FAILURE));
     assertThat(scene.entry(call, TOMASZ).endedBy()).isNull();
     assertThat(scene.entry(call, TOMASZ).ending()).isEqualTo(Part.Ending.CUT_OFF);
   }
@@ -164,11 +168,11 @@ class CallRecordTest {
     scene.answer(dov, TOMASZ);
     CallId consult = scene.nextId();
     scene.run(
-        new Command.Announce(
+        new SendCommand.Announce(
             dov, TOMASZ, consult, Scene.WINDOW, scene.office.plan.interpret("222"), null));
     scene.answer(consult, ZOE);
-    scene.run(new Command.HandOver(dov, TOMASZ, consult));
-    scene.run(new Command.NetworkClears(dov, 1));
+    scene.run(new SendCommand.HandOver(dov, TOMASZ, consult));
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
     assertThat(scene.entry(dov, ZOE).other()).isEqualTo(DOV_OUTSIDE);
     assertThat(scene.entries(consult)).extracting(Part::person).containsExactly(TOMASZ);
   }

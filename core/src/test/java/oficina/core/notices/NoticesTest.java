@@ -13,7 +13,10 @@ import java.time.Duration;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.notices.Notice.What;
 import org.junit.jupiter.api.BeforeEach;
@@ -33,18 +36,19 @@ class NoticesTest {
   }
 
   private void putThrough() {
-    scene.run(new Command.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null, null));
+    scene.run(
+        new SendCommand.PutThrough(dov, TOMASZ, scene.office.plan.interpret("222"), null, null));
   }
 
   private void hangsUp() {
-    scene.run(new Command.NetworkClears(dov, 1));
+    scene.run(new NetworkCommand.NetworkClears(dov, 1));
   }
 
   @Test
   void whoever_speaks_with_or_holds_somebody_is_told_that_the_line_failed() {
-    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.run(new CallCommand.Hold(dov, TOMASZ));
     scene.wait(7);
-    scene.run(new Command.NetworkFails(dov, 1, Cause.NETWORK_FAILURE));
+    scene.run(new NetworkCommand.NetworkFails(dov, 1, Cause.NETWORK_FAILURE));
     assertThat(scene.notices)
         .containsExactly(new Notice(TOMASZ, What.CUT_OFF, CALLER, null, null, null));
   }
@@ -52,9 +56,9 @@ class NoticesTest {
   @Test
   void a_sender_is_told_who_answered_outside() {
     scene.run(
-        new Command.PutThrough(
+        new SendCommand.PutThrough(
             dov, TOMASZ, scene.office.plan.interpret("0113 496 0148"), null, null));
-    scene.run(new Command.NetworkAnswers(dov, scene.state(dov).nextLeg() - 1));
+    scene.run(new NetworkCommand.NetworkAnswers(dov, scene.state(dov).nextLeg() - 1));
     Party marisol = new Party.Outside(MARISOL);
     assertThat(scene.notices)
         .containsExactly(new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, marisol, null, null));
@@ -62,7 +66,7 @@ class NoticesTest {
 
   @Test
   void a_held_caller_gives_up() {
-    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.run(new CallCommand.Hold(dov, TOMASZ));
     scene.wait(67);
     hangsUp();
     assertThat(scene.notices)
@@ -72,7 +76,7 @@ class NoticesTest {
 
   @Test
   void ending_a_held_call_oneself_is_no_news() {
-    scene.run(new Command.Hold(dov, TOMASZ));
+    scene.run(new CallCommand.Hold(dov, TOMASZ));
     scene.clear(dov, TOMASZ);
     assertThat(scene.notices).isEmpty();
   }
@@ -85,7 +89,7 @@ class NoticesTest {
         .containsExactly(
             new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, new Party.Employee(ZOE), null, null));
     scene.notices.clear();
-    scene.run(new Command.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null, null));
+    scene.run(new SendCommand.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null, null));
     scene.wait(20 + 20 + 30);
     assertThat(scene.notices).extracting(Notice::what).containsExactly(What.SENT_LOST);
   }
@@ -100,14 +104,14 @@ class NoticesTest {
 
   @Test
   void a_parked_caller_is_announced_taken_or_gives_up() {
-    scene.run(new Command.Park(dov, TOMASZ, "61", ZOE, ""));
-    scene.run(new Command.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
+    scene.run(new SendCommand.Park(dov, TOMASZ, "61", ZOE, ""));
+    scene.run(new SendCommand.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
     assertThat(scene.notices)
         .containsExactly(
             new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, new Party.Employee(TOMASZ), "61", null),
             new Notice(TOMASZ, What.PARKED_TAKEN, CALLER, new Party.Employee(ADAEZE), "61", null));
     scene.notices.clear();
-    scene.run(new Command.Park(dov, ADAEZE, "62", null, ""));
+    scene.run(new SendCommand.Park(dov, ADAEZE, "62", null, ""));
     scene.wait(50);
     hangsUp();
     assertThat(scene.notices)
@@ -119,12 +123,12 @@ class NoticesTest {
   void a_member_is_dropped_and_waiting_for_a_colleague_ends() {
     CallId second = scene.call(INES, "221");
     scene.answer(second, TOMASZ);
-    scene.run(new Command.Join(dov, TOMASZ, second));
-    scene.run(new Command.Drop(dov, TOMASZ, scene.state(dov).of(INES).leg()));
+    scene.run(new ConferenceCommand.Join(dov, TOMASZ, second));
+    scene.run(new ConferenceCommand.Drop(dov, TOMASZ, scene.state(dov).of(INES).leg()));
     assertThat(scene.notices).extracting(Notice::to).containsExactly(INES);
     CallId wish = new CallId("wish");
     scene.answer(scene.call(ADAEZE, "213"), BRAM);
-    scene.run(new Command.RequestCallBack(scene.call(INES, "213"), INES, wish));
+    scene.run(new SendCommand.RequestCallBack(scene.call(INES, "213"), INES, wish));
     scene.wait(3600);
     assertThat(scene.notices)
         .last()

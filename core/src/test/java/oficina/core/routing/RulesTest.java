@@ -30,9 +30,13 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.events.MachineEvent;
 import oficina.core.events.ReachEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.RandomRules;
 import oficina.core.exchange.Refusal;
 import oficina.core.exchange.Scene;
@@ -117,7 +121,7 @@ class RulesTest {
   }
 
   private void say(PersonId person, Status.Kind kind) {
-    assertThat(scene.run(new Command.SetStatus(person, kind, "", null))).isNull();
+    assertThat(scene.run(new OfficeCommand.SetStatus(person, kind, "", null))).isNull();
   }
 
   private CallId callFrom(String caller) {
@@ -165,7 +169,7 @@ class RulesTest {
     decide(ME, rule);
     CallId call = callFrom(caller);
     if (situation == Situation.DECLINED) {
-      scene.run(new Command.Decline(call, TOMASZ));
+      scene.run(new CallCommand.Decline(call, TOMASZ));
     } else if (situation == Situation.NO_ANSWER) {
       scene.wait(21);
     }
@@ -200,7 +204,7 @@ class RulesTest {
     scene.answer(scene.call(ZOE, "221"), TOMASZ);
     CallId rings = callFrom("outside");
     assertThat(scene.state(rings).of(TOMASZ)).as("softly").isNotNull();
-    scene.run(new Command.NetworkClears(rings, 1));
+    scene.run(new NetworkCommand.NetworkClears(rings, 1));
     decide(ME, rule(Situation.BUSY, of(Callers.Kind.OUTSIDE), Destination.to(TO_BRAM)));
     assertThat(scene.state(callFrom("outside")).of(BRAM)).isNotNull();
     assertThat(scene.state(callFrom("inside")).of(TOMASZ)).as("no rule for them").isNotNull();
@@ -211,7 +215,7 @@ class RulesTest {
   @Test
   void a_status_undoes_itself() {
     scene.run(
-        new Command.SetStatus(
+        new OfficeCommand.SetStatus(
             TOMASZ, Status.Kind.DO_NOT_DISTURB, "Stock-taking", scene.now().plusSeconds(600)));
     assertThat(scene.exchange.state().status(TOMASZ).text()).isEqualTo("Stock-taking");
     scene.wait(599);
@@ -219,11 +223,11 @@ class RulesTest {
     scene.wait(2);
     assertThat(scene.exchange.state().status(TOMASZ)).isNull();
     assertThat(scene.state(callFrom("chosen")).of(TOMASZ)).isNotNull();
-    assertThat(scene.run(new Command.SetStatus(TOMASZ, Status.Kind.AWAY, "", scene.now())))
+    assertThat(scene.run(new OfficeCommand.SetStatus(TOMASZ, Status.Kind.AWAY, "", scene.now())))
         .as("until now")
         .isNotNull();
     Command far =
-        new Command.SetStatus(
+        new OfficeCommand.SetStatus(
             TOMASZ, Status.Kind.AWAY, "", scene.now().plus(Duration.ofDays(400_000_000L)));
     assertThat(scene.run(far).reason()).isEqualTo(Refusal.Reason.TIME_TOO_FAR);
   }
@@ -234,18 +238,18 @@ class RulesTest {
     CallRules.Ring alone = new CallRules.Ring(List.of(mobile), Duration.ofSeconds(10));
     decide(ME, new CallRules(List.of(), List.of(alone), null));
     CallId call = callFrom("outside");
-    scene.run(new Command.NetworkAnswers(call, 2));
+    scene.run(new NetworkCommand.NetworkAnswers(call, 2));
     assertThat(Listening.of(scene.state(call), scene.state(call).leg(1)).sound())
         .isEqualTo(Listening.Sound.RINGING);
     scene.wait(14);
     assertThat(scene.state(call).leg(2).state()).isEqualTo(ConnectionState.ASKED);
     scene.wait(2);
     assertThat(scene.state(call).mailbox().party().mailboxOf()).isEqualTo(ME);
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
 
     decide(ME, rule(Situation.ALWAYS, Callers.ANYBODY, Destination.to(mobile)));
     CallId forwarded = callFrom("outside");
-    scene.run(new Command.NetworkAnswers(forwarded, 2));
+    scene.run(new NetworkCommand.NetworkAnswers(forwarded, 2));
     assertThat(scene.state(forwarded).conversation()).as("it was sent there").isTrue();
   }
 
@@ -262,22 +266,22 @@ class RulesTest {
     assertThat(scene.state(call).of(TOMASZ)).isNotNull();
     assertThat(scene.state(call).of(BRAM).line()).as("on Tomasz' line").isEqualTo(ME);
     int leg = scene.state(call).connections().size();
-    scene.run(new Command.NetworkRings(call, scene.state(call).nextLeg() - 1));
+    scene.run(new NetworkCommand.NetworkRings(call, scene.state(call).nextLeg() - 1));
     assertThat(leg).isEqualTo(4);
     int outside = scene.state(call).nextLeg() - 1;
-    scene.run(new Command.NetworkAnswers(call, outside));
+    scene.run(new NetworkCommand.NetworkAnswers(call, outside));
     assertThat(scene.state(call, BRAM))
         .as("a mailbox would have")
         .isEqualTo(ConnectionState.ALERTING);
     Connection asked = scene.state(call).leg(outside);
     assertThat(Listening.of(scene.state(call), asked).sound()).isEqualTo(Listening.Sound.ASKED);
-    scene.run(new Command.NetworkKeys(call, outside, "5"));
+    scene.run(new NetworkCommand.NetworkKeys(call, outside, "5"));
     assertThat(scene.state(call).leg(outside).answered()).isFalse();
-    scene.run(new Command.NetworkKeys(call, outside, "1"));
+    scene.run(new NetworkCommand.NetworkKeys(call, outside, "1"));
     assertThat(scene.state(call).connections()).as("nobody else rings").hasSize(2);
-    scene.run(new Command.NetworkClears(call, 1));
+    scene.run(new NetworkCommand.NetworkClears(call, 1));
     CallId declined = callFrom("outside");
-    scene.run(new Command.Decline(declined, TOMASZ));
+    scene.run(new CallCommand.Decline(declined, TOMASZ));
     assertThat(scene.state(declined).mailbox()).as("no further place").isNotNull();
   }
 
@@ -294,7 +298,7 @@ class RulesTest {
     decide(FREIGHT_LINE, new CallRules(List.of(), List.of(), week));
     CallId open = scene.arrive(DOV, "+441914980220");
     assertThat(scene.state(open).of(TOMASZ)).as("Monday, nine o'clock").isNotNull();
-    scene.run(new Command.NetworkClears(open, 1));
+    scene.run(new NetworkCommand.NetworkClears(open, 1));
     scene.wait(9 * 3600);
     CallId closed = scene.arrive(DOV, "+441914980220");
     assertThat(scene.state(closed).mailbox()).isNotNull();
@@ -324,7 +328,7 @@ class RulesTest {
     CallId call = scene.arrive(DOV, "+441914980214");
     scene.answer(call, CELIA);
     scene.run(
-        new Command.PutThrough(
+        new SendCommand.PutThrough(
             call, CELIA, scene.office.plan.interpret("221"), null, /* unanswered= */ null));
     scene.wait(21);
     assertThat(scene.state(call).of(CELIA)).as("back").isNotNull();
@@ -335,15 +339,15 @@ class RulesTest {
   void one_calls_out_on_a_line_of_ones_own_and_on_no_other() {
     Dialled dov = scene.office.plan.interpret(DOV.e164());
     CallId call = scene.nextId();
-    scene.run(new Command.MakeCall(call, TOMASZ, Scene.WINDOW, dov, null, FREIGHT, null));
+    scene.run(new CallCommand.MakeCall(call, TOMASZ, Scene.WINDOW, dov, null, FREIGHT, null));
     assertThat(scene.state(call).callerId().number()).isEqualTo(new PhoneNumber("+441914980220"));
     scene.clear(call, TOMASZ);
     Command others =
-        new Command.MakeCall(scene.nextId(), TOMASZ, Scene.WINDOW, dov, null, FRONT_DESK, null);
+        new CallCommand.MakeCall(scene.nextId(), TOMASZ, Scene.WINDOW, dov, null, FRONT_DESK, null);
     assertThat(scene.run(others).reason()).isEqualTo(Refusal.Reason.NOT_YOUR_LINE);
     CallId help = scene.nextId();
     Dialled emergency = scene.office.plan.interpret("999");
-    scene.run(new Command.MakeCall(help, TOMASZ, Scene.WINDOW, emergency, null, FREIGHT, null));
+    scene.run(new CallCommand.MakeCall(help, TOMASZ, Scene.WINDOW, emergency, null, FREIGHT, null));
     assertThat(scene.state(help).callerId().number())
         .as("whoever calls for help has to be found")
         .isEqualTo(new PhoneNumber("+441914980221"));
@@ -372,7 +376,7 @@ class RulesTest {
     scene.wait(60);
     CallId toOthers = scene.arrive(MARISOL, "+441914980222");
     assertThat(scene.state(toOthers).of(ZOE)).as("blocked by Tomasz alone").isNotNull();
-    scene.run(new Command.NetworkClears(toOthers, 1));
+    scene.run(new NetworkCommand.NetworkClears(toOthers, 1));
     CallId help = scene.call(CELIA, "999");
     scene.clear(help, CELIA);
     assertThat(scene.state(callFrom("chosen")).of(TOMASZ))
@@ -396,7 +400,7 @@ class RulesTest {
       boolean circled = false;
       for (PersonId person : EVERYBODY) {
         String number = "+441914980" + other.office.directory.person(person).get().extension();
-        Command call = new Command.Arrive(TryIt.call(), DOV, new PhoneNumber(number));
+        Command call = new NetworkCommand.Arrive(TryIt.call(), DOV, new PhoneNumber(number));
         for (Given given : Given.values()) {
           circled |=
               new TryIt(other.exchange)
@@ -470,8 +474,8 @@ class RulesTest {
       PhoneNumber from = List.of(DOV, MARISOL).get(random.nextInt(2));
       Command call =
           random.nextInt(3) > 0
-              ? new Command.Arrive(TryIt.call(), from, new PhoneNumber(number))
-              : new Command.MakeCall(
+              ? new NetworkCommand.Arrive(TryIt.call(), from, new PhoneNumber(number))
+              : new CallCommand.MakeCall(
                   TryIt.call(), ZOE, TryIt.device(), office.plan().interpret(number), null);
       boolean circled =
           new TryIt(other.exchange)
@@ -486,8 +490,9 @@ class RulesTest {
 
   private static void beAnyhow(Scene scene, PersonId person, Random random) {
     switch (random.nextInt(5)) {
-      case 0 -> scene.run(new Command.SetStatus(person, Status.Kind.DO_NOT_DISTURB, "", null));
-      case 1 -> scene.run(new Command.SetStatus(person, Status.Kind.OFF_DUTY, "", null));
+      case 0 ->
+          scene.run(new OfficeCommand.SetStatus(person, Status.Kind.DO_NOT_DISTURB, "", null));
+      case 1 -> scene.run(new OfficeCommand.SetStatus(person, Status.Kind.OFF_DUTY, "", null));
       case 2 -> scene.goes(person);
       case 3 ->
           scene.exchange.apply(

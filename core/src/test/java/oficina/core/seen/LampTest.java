@@ -9,7 +9,7 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
-import oficina.core.exchange.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.people.Group;
 import oficina.core.seen.Lamp.Light;
@@ -25,7 +25,7 @@ class LampTest {
   }
 
   private void telephone(boolean attended) {
-    scene.run(new Command.DeviceComes(ZOE, DESK, DeviceKind.TELEPHONE, attended));
+    scene.run(new OfficeCommand.DeviceComes(ZOE, DESK, DeviceKind.TELEPHONE, attended));
   }
 
   @Test
@@ -60,7 +60,7 @@ class LampTest {
     telephone(true);
     CallId call = scene.call(TOMASZ, "222");
     scene.answer(call, ZOE);
-    scene.run(new Command.Leave(ZOE));
+    scene.run(new OfficeCommand.Leave(ZOE));
     assertThat(scene.exchange.state().devices(ZOE)).isEmpty();
     assertThat(scene.state(call)).isNull();
     assertThat(zoe()).isEqualTo(Light.OFF);

@@ -8,7 +8,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.people.PersonId;
 import oficina.core.seen.Standpoint.Phase;
@@ -37,7 +39,7 @@ class StandpointTest {
     assertThat(whole(call)).isEqualTo(Whole.RINGING);
     scene.answer(call, TOMASZ);
     assertThat(of(call, BRAM)).isEqualTo(Phase.TALKING);
-    scene.run(new Command.Hold(call, TOMASZ));
+    scene.run(new CallCommand.Hold(call, TOMASZ));
     assertThat(of(call, TOMASZ)).isEqualTo(Phase.HELD);
     assertThat(of(call, BRAM)).isEqualTo(Phase.WAITING);
     assertThat(whole(call)).isEqualTo(Whole.HELD);
@@ -48,7 +50,7 @@ class StandpointTest {
   void whoever_is_parked_waits() {
     CallId call = scene.call(BRAM, "221");
     scene.answer(call, TOMASZ);
-    scene.run(new Command.Park(call, TOMASZ, "62", ZOE, ""));
+    scene.run(new SendCommand.Park(call, TOMASZ, "62", ZOE, ""));
     assertThat(of(call, BRAM)).isEqualTo(Phase.WAITING);
     assertThat(whole(call)).isEqualTo(Whole.PARKED);
     scene.wait(181); // it comes back
@@ -61,12 +63,12 @@ class StandpointTest {
   void at_a_telephone_outside_it_is_dialled_until_the_key_is_pressed() {
     CallId call = scene.nextId();
     scene.run(
-        new Command.MakeCall(
+        new CallCommand.MakeCall(
             call, INES, DeviceId.OUTSIDE, scene.office.plan.interpret("221"), null));
     assertThat(of(call, INES)).isEqualTo(Phase.DIALLING);
     CallId line = scene.exchange.state().outsidePhone(INES).line();
-    scene.run(new Command.NetworkAnswers(line, 1));
-    scene.run(new Command.NetworkKeys(line, 1, "1"));
+    scene.run(new NetworkCommand.NetworkAnswers(line, 1));
+    scene.run(new NetworkCommand.NetworkKeys(line, 1, "1"));
     assertThat(of(call, INES)).isEqualTo(Phase.CALLING);
     assertThat(whole(call)).isEqualTo(Whole.RINGING);
   }

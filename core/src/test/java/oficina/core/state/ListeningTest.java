@@ -8,7 +8,8 @@ import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.ConferenceCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.state.Listening.Sound;
 import org.junit.jupiter.api.Test;
@@ -29,7 +30,7 @@ class ListeningTest {
     scene.answer(call, ZOE);
     assertThat(hears(call, 1).voices()).containsExactly(2);
     assertThat(hears(call, 2).voices()).containsExactly(1);
-    scene.run(new Command.Hold(call, ZOE));
+    scene.run(new CallCommand.Hold(call, ZOE));
     assertThat(hears(call, 1).sound()).isEqualTo(Sound.MUSIC);
     assertThat(hears(call, 2).sound()).isEqualTo(Sound.SILENCE);
   }
@@ -37,7 +38,7 @@ class ListeningTest {
   @Test
   void whoever_cannot_be_connected_hears_why() {
     CallId call = scene.call(TOMASZ, "213");
-    scene.run(new Command.Decline(call, BRAM));
+    scene.run(new CallCommand.Decline(call, BRAM));
     assertThat(hears(call, 1).sound()).isEqualTo(Sound.REFUSAL);
   }
 
@@ -47,7 +48,7 @@ class ListeningTest {
     scene.answer(first, TOMASZ);
     CallId second = scene.arrive(null, "+441914980221");
     scene.answer(second, TOMASZ);
-    assertThat(scene.run(new Command.Join(first, TOMASZ, second))).isNull();
+    assertThat(scene.run(new ConferenceCommand.Join(first, TOMASZ, second))).isNull();
     assertThat(scene.state(first).connections()).hasSize(3);
     for (Connection listener : scene.state(first).connections()) {
       if (listener.party().employee() == null) {
@@ -65,11 +66,11 @@ class ListeningTest {
     scene.answer(call, TOMASZ);
     CallId other = scene.call(TOMASZ, "212");
     scene.answer(other, ADAEZE);
-    assertThat(scene.run(new Command.Join(call, TOMASZ, other))).isNull();
-    scene.run(new Command.Mute(call, TOMASZ, true));
+    assertThat(scene.run(new ConferenceCommand.Join(call, TOMASZ, other))).isNull();
+    scene.run(new CallCommand.Mute(call, TOMASZ, true));
     int tomasz = scene.state(call).of(TOMASZ).leg();
     assertThat(hears(call, 1).voices()).hasSize(1).doesNotContain(tomasz);
-    scene.run(new Command.Retrieve(call, TOMASZ));
+    scene.run(new CallCommand.Retrieve(call, TOMASZ));
     assertThat(hears(call, tomasz).voices()).hasSize(2);
   }
 }

@@ -8,7 +8,8 @@ import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.SendCommand;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
@@ -71,7 +72,7 @@ class CallController {
   Placed call(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewCall call) {
     CallId id = new CallId(UUID.randomUUID().toString());
     commands.carryOut(
-        new Command.MakeCall(
+        new CallCommand.MakeCall(
             id,
             me.id(),
             new DeviceId(call.device()),
@@ -90,42 +91,42 @@ class CallController {
       @PathVariable String id,
       @Valid @RequestBody Answering answering) {
     commands.carryOut(
-        new Command.Answer(new CallId(id), me.id(), new DeviceId(answering.device())));
+        new CallCommand.Answer(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 
   /** Refuse a ringing call. */
   @PostMapping("/{id}/decline")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void decline(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Decline(new CallId(id), me.id()));
+    commands.carryOut(new CallCommand.Decline(new CallId(id), me.id()));
   }
 
   /** Stop the noise of a ringing call; it goes on ringing unheard. */
   @PostMapping("/{id}/silence")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void silence(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Silence(new CallId(id), me.id()));
+    commands.carryOut(new CallCommand.Silence(new CallId(id), me.id()));
   }
 
   /** Hang up. */
   @PostMapping("/{id}/clear")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void clear(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Clear(new CallId(id), me.id()));
+    commands.carryOut(new CallCommand.Clear(new CallId(id), me.id()));
   }
 
   /** Put the other party on hold. */
   @PostMapping("/{id}/hold")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void hold(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Hold(new CallId(id), me.id()));
+    commands.carryOut(new CallCommand.Hold(new CallId(id), me.id()));
   }
 
   /** Speak again with a party on hold. Another active call is put on hold. */
   @PostMapping("/{id}/retrieve")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void retrieve(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Retrieve(new CallId(id), me.id()));
+    commands.carryOut(new CallCommand.Retrieve(new CallId(id), me.id()));
   }
 
   /** Send keys to the outside party. */
@@ -135,7 +136,7 @@ class CallController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody Keys keys) {
-    commands.press(new Command.SendDigits(new CallId(id), me.id(), keys.digits()));
+    commands.press(new CallCommand.SendDigits(new CallId(id), me.id(), keys.digits()));
   }
 
   record Muting(boolean on) {}
@@ -153,7 +154,7 @@ class CallController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void mute(
       @AuthenticationPrincipal Employee me, @PathVariable String id, @RequestBody Muting muting) {
-    commands.carryOut(new Command.Mute(new CallId(id), me.id(), muting.on()));
+    commands.carryOut(new CallCommand.Mute(new CallId(id), me.id(), muting.on()));
   }
 
   /** Take a call that rings at a colleague, or the one ringing longest in one's pickup group. */
@@ -161,7 +162,7 @@ class CallController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void pickUp(@AuthenticationPrincipal Employee me, @Valid @RequestBody Taking taking) {
     PersonId from = taking.person() == null ? null : new PersonId(taking.person());
-    commands.carryOut(new Command.PickUp(me.id(), new DeviceId(taking.device()), from));
+    commands.carryOut(new CallCommand.PickUp(me.id(), new DeviceId(taking.device()), from));
   }
 
   /**
@@ -175,7 +176,7 @@ class CallController {
       @PathVariable String id,
       @Valid @RequestBody Answering answering) {
     commands.carryOut(
-        new Command.TakeOver(new CallId(id), me.id(), new DeviceId(answering.device())));
+        new CallCommand.TakeOver(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 
   /** Go on with the call on another of one's own devices. */
@@ -186,7 +187,7 @@ class CallController {
       @PathVariable String id,
       @Valid @RequestBody Answering answering) {
     commands.carryOut(
-        new Command.MoveHere(new CallId(id), me.id(), new DeviceId(answering.device())));
+        new CallCommand.MoveHere(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 
   /**
@@ -198,7 +199,7 @@ class CallController {
   @ResponseStatus(HttpStatus.CREATED)
   Placed callBack(@AuthenticationPrincipal Employee me, @PathVariable String id) {
     CallId request = new CallId(UUID.randomUUID().toString());
-    commands.carryOut(new Command.RequestCallBack(new CallId(id), me.id(), request));
+    commands.carryOut(new SendCommand.RequestCallBack(new CallId(id), me.id(), request));
     return new Placed(request.value());
   }
 
@@ -206,6 +207,6 @@ class CallController {
   @DeleteMapping("/call-backs/{request}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void cancelCallBack(@AuthenticationPrincipal Employee me, @PathVariable String request) {
-    commands.carryOut(new Command.CancelCallBack(new CallId(request), me.id()));
+    commands.carryOut(new SendCommand.CancelCallBack(new CallId(request), me.id()));
   }
 }

@@ -6,7 +6,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
 import oficina.core.exchange.Refusal;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.people.PersonId;
@@ -46,7 +47,7 @@ public class Commands {
   }
 
   /** Presses keys in a call; whoever takes them there is told of them as well. */
-  public void press(Command.SendDigits keys) {
+  public void press(CallCommand.SendDigits keys) {
     carryOut(keys);
     loop.post(() -> loop.pressed(keys.call(), keys.digits()));
   }

@@ -4,7 +4,7 @@ import jakarta.validation.Valid;
 import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.ConferenceCommand;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -33,7 +33,8 @@ class ConferenceController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody SendingController.OtherCall with) {
-    commands.carryOut(new Command.Join(new CallId(id), me.id(), new CallId(with.other())));
+    commands.carryOut(
+        new ConferenceCommand.Join(new CallId(id), me.id(), new CallId(with.other())));
   }
 
   /** Have a member heard by nobody, or heard again. */
@@ -44,14 +45,14 @@ class ConferenceController {
       @PathVariable String id,
       @PathVariable int leg,
       @RequestBody CallController.Muting muting) {
-    commands.carryOut(new Command.MuteMember(new CallId(id), me.id(), leg, muting.on()));
+    commands.carryOut(new ConferenceCommand.MuteMember(new CallId(id), me.id(), leg, muting.on()));
   }
 
   /** Take a member out of the conference. */
   @DeleteMapping("/members/{leg}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@AuthenticationPrincipal Employee me, @PathVariable String id, @PathVariable int leg) {
-    commands.carryOut(new Command.Drop(new CallId(id), me.id(), leg));
+    commands.carryOut(new ConferenceCommand.Drop(new CallId(id), me.id(), leg));
   }
 
   /** Speak with one member alone, in a call of its own. Joining it to the conference ends that. */
@@ -64,7 +65,7 @@ class ConferenceController {
       @Valid @RequestBody CallController.Answering answering) {
     CallId aside = new CallId(UUID.randomUUID().toString());
     commands.carryOut(
-        new Command.TakeAside(
+        new ConferenceCommand.TakeAside(
             new CallId(id), me.id(), leg, aside, new DeviceId(answering.device())));
     return new CallController.Placed(aside.value());
   }
@@ -73,6 +74,6 @@ class ConferenceController {
   @PostMapping("/end-for-all")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void endForAll(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.EndForAll(new CallId(id), me.id()));
+    commands.carryOut(new ConferenceCommand.EndForAll(new CallId(id), me.id()));
   }
 }

@@ -3,7 +3,7 @@ package oficina.server.calls;
 import jakarta.validation.Valid;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.SendCommand;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,7 +31,7 @@ class MailboxController {
   @PostMapping("/to-mailbox")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void toMailbox(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.ToMailbox(new CallId(id), me.id()));
+    commands.carryOut(new SendCommand.ToMailbox(new CallId(id), me.id()));
   }
 
   /** Speak with somebody who is leaving a message for oneself or a group of one's own. */
@@ -42,6 +42,6 @@ class MailboxController {
       @PathVariable String id,
       @Valid @RequestBody CallController.Answering answering) {
     commands.carryOut(
-        new Command.TakeFromMailbox(new CallId(id), me.id(), new DeviceId(answering.device())));
+        new SendCommand.TakeFromMailbox(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 }

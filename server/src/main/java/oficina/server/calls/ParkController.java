@@ -7,7 +7,7 @@ import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.SendCommand;
 import oficina.core.people.PersonId;
 import oficina.server.signin.Employee;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +61,7 @@ class ParkController {
       @PathVariable String id,
       @Valid @RequestBody Parked parked) {
     commands.carryOut(
-        new Command.Park(
+        new SendCommand.Park(
             new CallId(id),
             me.id(),
             parked.slot(),
@@ -77,7 +77,7 @@ class ParkController {
       @PathVariable String slot,
       @Valid @RequestBody Taken taken) {
     commands.carryOut(
-        new Command.TakeParked(
+        new SendCommand.TakeParked(
             taken.call() == null ? null : new CallId(taken.call()),
             me.id(),
             new DeviceId(taken.device()),

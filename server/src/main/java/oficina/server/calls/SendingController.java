@@ -8,7 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.SendCommand;
 import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
@@ -72,7 +72,7 @@ class SendingController {
       @PathVariable String id,
       @Valid @RequestBody Target target) {
     commands.carryOut(
-        new Command.PutThrough(
+        new SendCommand.PutThrough(
             new CallId(id), me.id(), dialled(target), target.callerId(), target.unanswered()));
   }
 
@@ -84,7 +84,7 @@ class SendingController {
       @PathVariable String id,
       @Valid @RequestBody Target target) {
     commands.carryOut(
-        new Command.Deflect(new CallId(id), me.id(), dialled(target), target.callerId()));
+        new SendCommand.Deflect(new CallId(id), me.id(), dialled(target), target.callerId()));
   }
 
   /** Take back a call that was sent on, as long as nobody has answered it. */
@@ -95,7 +95,7 @@ class SendingController {
       @PathVariable String id,
       @Valid @RequestBody CallController.Answering answering) {
     commands.carryOut(
-        new Command.PullBack(new CallId(id), me.id(), new DeviceId(answering.device())));
+        new SendCommand.PullBack(new CallId(id), me.id(), new DeviceId(answering.device())));
   }
 
   /** Hold the call or conference and place another call to announce it, or to add somebody. */
@@ -107,7 +107,7 @@ class SendingController {
       @Valid @RequestBody Announcing announcing) {
     CallId announcement = new CallId(UUID.randomUUID().toString());
     commands.carryOut(
-        new Command.Announce(
+        new SendCommand.Announce(
             new CallId(id),
             me.id(),
             announcement,
@@ -124,14 +124,14 @@ class SendingController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody OtherCall with) {
-    commands.carryOut(new Command.HandOver(new CallId(id), me.id(), new CallId(with.other())));
+    commands.carryOut(new SendCommand.HandOver(new CallId(id), me.id(), new CallId(with.other())));
   }
 
   /** End the announcing call and go back to the one it announces. */
   @PostMapping("/reconnect")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void reconnect(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new Command.Reconnect(new CallId(id), me.id()));
+    commands.carryOut(new SendCommand.Reconnect(new CallId(id), me.id()));
   }
 
   private Dialled dialled(Target target) {

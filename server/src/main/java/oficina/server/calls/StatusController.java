@@ -6,7 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDateTime;
-import oficina.core.exchange.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.people.Status;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
@@ -56,7 +56,7 @@ class StatusController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void say(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewStatus said) {
     commands.carryOut(
-        new Command.SetStatus(me.id(), said.kind(), said.text().strip(), until(said)));
+        new OfficeCommand.SetStatus(me.id(), said.kind(), said.text().strip(), until(said)));
   }
 
   private @Nullable Instant until(NewStatus said) {

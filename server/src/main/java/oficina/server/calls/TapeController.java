@@ -1,7 +1,7 @@
 package oficina.server.calls;
 
 import oficina.core.call.CallId;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
 import oficina.server.signin.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,6 +31,6 @@ class TapeController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @RequestBody Recorded recorded) {
-    commands.carryOut(new Command.Tape(new CallId(id), me.id(), recorded.on()));
+    commands.carryOut(new CallCommand.Tape(new CallId(id), me.id(), recorded.on()));
   }
 }

@@ -5,8 +5,8 @@ import java.util.HashMap;
 import java.util.Map;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Command;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Device;
@@ -45,8 +45,8 @@ public class Windows implements ExchangeListener {
     loop.post(
         () -> {
           connections.merge(new Window(person, device), 1, Integer::sum);
-          loop.run(new Command.DeviceComes(person, device, DeviceKind.WINDOW, true));
-          loop.run(new Command.Tick()); // somebody may have waited for them
+          loop.run(new OfficeCommand.DeviceComes(person, device, DeviceKind.WINDOW, true));
+          loop.run(new OfficeCommand.Tick()); // somebody may have waited for them
         });
   }
 
@@ -72,7 +72,7 @@ public class Windows implements ExchangeListener {
       return;
     }
     connections.remove(window);
-    loop.run(new Command.DeviceGoes(window.person(), window.device()));
+    loop.run(new OfficeCommand.DeviceGoes(window.person(), window.device()));
     if (connections.keySet().stream().noneMatch(each -> each.person().equals(window.person()))) {
       events.publishEvent(new LastWindowClosed(window.person()));
     }

@@ -12,8 +12,9 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import oficina.core.call.CallId;
+import oficina.core.commands.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.exchange.TryIt;
@@ -92,7 +93,7 @@ public class ExchangeLoop implements SmartLifecycle {
     exchange.office(after);
     for (Person person : before.directory().people()) {
       if (after.directory().person(person.id()).isEmpty()) {
-        run(new Command.Leave(person.id()));
+        run(new OfficeCommand.Leave(person.id()));
         writer.add(Batch.onlyShown(() -> feed.forget(person.id())));
       }
     }
@@ -296,7 +297,7 @@ public class ExchangeLoop implements SmartLifecycle {
       if (laterFirst) {
         agenda.poll().action().run();
       } else {
-        run(new Command.Tick());
+        run(new OfficeCommand.Tick());
       }
     }
     moveTo(present);

@@ -12,8 +12,10 @@ import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Refusal;
 import oficina.core.handset.Effect;
@@ -120,8 +122,9 @@ public class Handsets implements ExchangeListener {
     Plugged there = new Plugged(owner, handset, loans.of(owner), around);
     plugged.put(owner, there);
     takeFromOthers(there);
-    loop.run(new Command.DeviceComes(there.holder, there.device(), DeviceKind.TELEPHONE, true));
-    loop.run(new Command.Tick()); // somebody may have waited for them
+    loop.run(
+        new OfficeCommand.DeviceComes(there.holder, there.device(), DeviceKind.TELEPHONE, true));
+    loop.run(new OfficeCommand.Tick()); // somebody may have waited for them
     count(there);
     show(there);
   }
@@ -132,7 +135,7 @@ public class Handsets implements ExchangeListener {
       boolean has =
           loop.state().devices(person).stream().anyMatch(d -> d.id().equals(there.device()));
       if (has && !person.equals(there.holder)) {
-        loop.run(new Command.DeviceGoes(person, there.device()));
+        loop.run(new OfficeCommand.DeviceGoes(person, there.device()));
       }
     }
   }
@@ -154,7 +157,7 @@ public class Handsets implements ExchangeListener {
 
   private void goes(Plugged gone) {
     if (!plugged.containsKey(gone.owner)) {
-      loop.run(new Command.DeviceGoes(loans.holder(gone.owner), gone.device()));
+      loop.run(new OfficeCommand.DeviceGoes(loans.holder(gone.owner), gone.device()));
     }
   }
 
@@ -265,7 +268,7 @@ public class Handsets implements ExchangeListener {
     private void answered(Command command, Decision decision) {
       if (decision instanceof Refusal refusal) {
         there.telephone.refused(command, refusal, loop.now());
-      } else if (command instanceof Command.SendDigits keys) {
+      } else if (command instanceof CallCommand.SendDigits keys) {
         loop.pressed(keys.call(), keys.digits());
       }
       show(there);
@@ -376,7 +379,8 @@ public class Handsets implements ExchangeListener {
         each.handset.replaced();
       } else if (office.directory().person(each.holder).isEmpty()) {
         loans.giveBack(each.owner);
-        loop.run(new Command.DeviceComes(each.owner, each.device(), DeviceKind.TELEPHONE, true));
+        loop.run(
+            new OfficeCommand.DeviceComes(each.owner, each.device(), DeviceKind.TELEPHONE, true));
         changesHands(each);
       }
     }
@@ -397,7 +401,7 @@ public class Handsets implements ExchangeListener {
 
   private void goneSince(PersonId person, DeviceId device) {
     if (plugged.values().stream().noneMatch(each -> each.device().equals(device))) {
-      loop.run(new Command.DeviceGoes(person, device));
+      loop.run(new OfficeCommand.DeviceGoes(person, device));
     }
   }
 }

@@ -3,7 +3,7 @@ package oficina.server.handset;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
-import oficina.core.exchange.Command;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.Permissions;
 import oficina.core.exchange.Refusal;
 import oficina.core.handset.Wish;
@@ -189,7 +189,7 @@ class Lending {
   /** Has the exchange know whose it is from now on; refused while somebody is on a call at it. */
   private void passOn(PersonId owner, PersonId from, PersonId to) {
     if (!from.equals(to)) {
-      commands.carryOut(new Command.LendDevice(Plugged.device(owner), from, to));
+      commands.carryOut(new OfficeCommand.LendDevice(Plugged.device(owner), from, to));
     }
   }
 

@@ -8,11 +8,11 @@ import java.util.concurrent.CompletableFuture;
 import oficina.core.call.CallId;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.commands.MachineCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent;
 import oficina.core.events.TalkEvent;
-import oficina.core.exchange.Command;
 import oficina.core.people.GroupId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -102,10 +102,10 @@ class Welcomes implements ExchangeListener {
     private void follow(ExtensionKeys.Heard what) {
       switch (what) {
         case MORE -> {}
-        case LINE -> loop.run(new Command.WelcomeOver(id.call(), id.leg()));
+        case LINE -> loop.run(new MachineCommand.WelcomeOver(id.call(), id.leg()));
         case EXTENSION ->
             loop.run(
-                new Command.WelcomeConnects(
+                new MachineCommand.WelcomeConnects(
                     id.call(), id.leg(), office.plan().interpret(keys.dialled())));
         case NONE -> inVain();
       }
@@ -113,7 +113,7 @@ class Welcomes implements ExchangeListener {
 
     private void inVain() {
       if (++inVain == TRIES) {
-        loop.run(new Command.WelcomeOver(id.call(), id.leg()));
+        loop.run(new MachineCommand.WelcomeOver(id.call(), id.leg()));
       } else {
         say(greetings.noSuchExtension());
       }

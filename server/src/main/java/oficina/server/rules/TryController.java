@@ -9,7 +9,9 @@ import java.time.LocalDateTime;
 import java.util.List;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.exchange.Command;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.exchange.TryIt;
 import oficina.core.exchange.TryIt.Given;
 import oficina.core.exchange.TryIt.Trial;
@@ -124,7 +126,7 @@ class TryController {
     if (from instanceof Dialled.Internal) {
       PersonId colleague = reading.party(caller).employee();
       if (colleague != null) {
-        return new Command.MakeCall(
+        return new CallCommand.MakeCall(
             TryIt.call(), colleague, TryIt.device(), office.plan().interpret(dialled), null);
       }
     }
@@ -136,7 +138,7 @@ class TryController {
     if (to == null) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_PUBLIC_NUMBER");
     }
-    return new Command.Arrive(TryIt.call(), number, to);
+    return new NetworkCommand.Arrive(TryIt.call(), number, to);
   }
 
   private @Nullable PhoneNumber publicNumber(Party called) {

@@ -4,10 +4,10 @@ import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.call.CallId;
+import oficina.core.commands.CallCommand;
 import oficina.core.events.DeviceEvent;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
-import oficina.core.exchange.Command;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -103,7 +103,7 @@ public class Softphones implements ExchangeListener {
     for (CallId id : loop.state().inHand(at.person())) {
       Connection mine = loop.state().call(id).of(at.person());
       if (mine.state() == ConnectionState.CONNECTED && at.device().equals(mine.device())) {
-        loop.run(new Command.SendDigits(id, at.person(), key));
+        loop.run(new CallCommand.SendDigits(id, at.person(), key));
         loop.pressed(id, key);
         return;
       }

@@ -5,6 +5,8 @@ import java.time.Instant;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.CallBackEvent.CallBackRings;
 import oficina.core.events.DeviceEvent.DeviceCame;
 import oficina.core.events.DeviceEvent.DeviceWent;
@@ -12,7 +14,6 @@ import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.ReachEvent.Delivered;
 import oficina.core.events.TalkEvent.Established;
-import oficina.core.exchange.Command;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
@@ -145,10 +146,11 @@ final class ColleagueStandIn implements ExchangeListener {
   private void comesOrGoes(PersonId person) {
     StandIn habit = office.standIn(person);
     if (habit == StandIn.NONE || isThere(person)) {
-      loop.run(new Command.DeviceGoes(person, TELEPHONE));
+      loop.run(new OfficeCommand.DeviceGoes(person, TELEPHONE));
     } else {
       loop.run(
-          new Command.DeviceComes(person, TELEPHONE, DeviceKind.TELEPHONE, habit == StandIn.DESK));
+          new OfficeCommand.DeviceComes(
+              person, TELEPHONE, DeviceKind.TELEPHONE, habit == StandIn.DESK));
     }
   }
 
@@ -158,7 +160,7 @@ final class ColleagueStandIn implements ExchangeListener {
 
   private void answer(CallId call, PersonId person) {
     if (atDesk(person)) {
-      loop.run(new Command.Answer(call, person, TELEPHONE));
+      loop.run(new CallCommand.Answer(call, person, TELEPHONE));
     }
   }
 
@@ -170,7 +172,7 @@ final class ColleagueStandIn implements ExchangeListener {
         && TELEPHONE.equals(own.device())
         && !isThere(person)
         && !own.since().isBefore(answered)) {
-      loop.run(new Command.Clear(id, person));
+      loop.run(new CallCommand.Clear(id, person));
     }
   }
 }

@@ -17,9 +17,12 @@ import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.CallCommand.MakeCall;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Command;
-import oficina.core.exchange.Command.MakeCall;
 import oficina.core.exchange.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.history.CallRecords;
@@ -75,9 +78,9 @@ final class DemoPast {
       }
     }
     now = days.get(0).atTime(OPENS).atZone(zone).toInstant();
-    everybody(person -> new Command.DeviceComes(person, DEVICE, DeviceKind.TELEPHONE, true));
+    everybody(person -> new OfficeCommand.DeviceComes(person, DEVICE, DeviceKind.TELEPHONE, true));
     days.forEach(this::day);
-    everybody(person -> new Command.DeviceGoes(person, DEVICE));
+    everybody(person -> new OfficeCommand.DeviceGoes(person, DEVICE));
     journal.append(entries, history);
   }
 
@@ -114,14 +117,16 @@ final class DemoPast {
 
   private void fromOutside(CallId call) {
     Subscriber from = any(subscribers.stream().filter(s -> s.calls() != null).toList());
-    run(new Command.Arrive(call, random.nextInt(15) == 0 ? null : from.number(), from.calls()));
+    run(
+        new NetworkCommand.Arrive(
+            call, random.nextInt(15) == 0 ? null : from.number(), from.calls()));
     later(3, 12);
     Connection rings = first(call, ConnectionState.ALERTING);
     if (rings != null && random.nextInt(4) > 0) {
-      run(new Command.Answer(call, rings.party().employee(), DEVICE));
+      run(new CallCommand.Answer(call, rings.party().employee(), DEVICE));
       talk(call, rings.party().employee());
     } else if (random.nextBoolean()) {
-      run(new Command.NetworkClears(call, 1));
+      run(new NetworkCommand.NetworkClears(call, 1));
     }
   }
 
@@ -137,13 +142,13 @@ final class DemoPast {
             CallerIdChoice.DIRECT));
     later(1, 2);
     switch (to.habit()) {
-      case BUSY -> run(new Command.NetworkFails(call, 2, Cause.BUSY));
-      case NOT_IN_USE -> run(new Command.NetworkFails(call, 2, Cause.NUMBER_NOT_IN_USE));
-      case NO_ANSWER -> run(new Command.NetworkRings(call, 2));
+      case BUSY -> run(new NetworkCommand.NetworkFails(call, 2, Cause.BUSY));
+      case NOT_IN_USE -> run(new NetworkCommand.NetworkFails(call, 2, Cause.NUMBER_NOT_IN_USE));
+      case NO_ANSWER -> run(new NetworkCommand.NetworkRings(call, 2));
       case ANSWERS, MENU -> {
-        run(new Command.NetworkRings(call, 2));
+        run(new NetworkCommand.NetworkRings(call, 2));
         later(3, 9);
-        run(new Command.NetworkAnswers(call, 2));
+        run(new NetworkCommand.NetworkAnswers(call, 2));
         talk(call, person);
       }
     }
@@ -155,10 +160,10 @@ final class DemoPast {
     run(new MakeCall(call, from.id(), DEVICE, office.plan().interpret(to.extension()), null));
     later(2, 14);
     switch (random.nextInt(6)) {
-      case 0 -> run(new Command.Decline(call, to.id()));
-      case 1 -> run(new Command.Clear(call, from.id()));
+      case 0 -> run(new CallCommand.Decline(call, to.id()));
+      case 1 -> run(new CallCommand.Clear(call, from.id()));
       default -> {
-        run(new Command.Answer(call, to.id(), DEVICE));
+        run(new CallCommand.Answer(call, to.id(), DEVICE));
         talk(call, to.id());
       }
     }
@@ -167,12 +172,12 @@ final class DemoPast {
   private void talk(CallId call, PersonId person) {
     later(15, 150);
     if (random.nextInt(3) == 0) {
-      run(new Command.Hold(call, person));
+      run(new CallCommand.Hold(call, person));
       later(8, 60);
-      run(new Command.Retrieve(call, person));
+      run(new CallCommand.Retrieve(call, person));
       later(10, 90);
     }
-    run(new Command.Clear(call, person));
+    run(new CallCommand.Clear(call, person));
   }
 
   /** Whatever is still up comes to its own end, or is hung up. */
@@ -180,13 +185,13 @@ final class DemoPast {
     while (exchange.state().call(call) != null) {
       if (exchange.state().call(call).mailbox() != null) {
         later(3, 8); // what was said in those days is not invented
-        run(new Command.NetworkClears(call, 1));
+        run(new NetworkCommand.NetworkClears(call, 1));
       } else if (exchange.nextDue() == null) {
         Connection somebody = first(call, ConnectionState.CONNECTED);
-        run(new Command.Clear(call, somebody.party().employee()));
+        run(new CallCommand.Clear(call, somebody.party().employee()));
       } else {
         now = exchange.nextDue();
-        run(new Command.Tick());
+        run(new OfficeCommand.Tick());
       }
     }
   }

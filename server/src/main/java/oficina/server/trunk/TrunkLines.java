@@ -8,13 +8,14 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.commands.Command;
+import oficina.core.commands.NetworkCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent;
 import oficina.core.events.PhoneEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
-import oficina.core.exchange.Command;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -286,27 +287,27 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   public void arrives(TrunkCall call, @Nullable PhoneNumber from, PhoneNumber to) {
     CallId id = new CallId(UUID.randomUUID().toString());
     occupy(call, new Place(id, Happened.CALLER));
-    loop.run(new Command.Arrive(id, from, to));
+    loop.run(new NetworkCommand.Arrive(id, from, to));
   }
 
   @Override
   public void rings(TrunkCall call) {
-    report(call, Command.NetworkRings::new);
+    report(call, NetworkCommand.NetworkRings::new);
   }
 
   @Override
   public void answers(TrunkCall call) {
-    report(call, Command.NetworkAnswers::new);
+    report(call, NetworkCommand.NetworkAnswers::new);
   }
 
   @Override
   public void fails(TrunkCall call, Cause cause) {
-    report(call, (id, leg) -> new Command.NetworkFails(id, leg, cause));
+    report(call, (id, leg) -> new NetworkCommand.NetworkFails(id, leg, cause));
   }
 
   @Override
   public void keys(TrunkCall call, String digits) {
-    report(call, (id, leg) -> new Command.NetworkKeys(id, leg, digits));
+    report(call, (id, leg) -> new NetworkCommand.NetworkKeys(id, leg, digits));
     Place place = now.get(call);
     if (place != null) {
       OutsidePhone phone = loop.state().outsidePhoneOn(place.call());
@@ -317,6 +318,6 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
 
   @Override
   public void clears(TrunkCall call) {
-    report(call, Command.NetworkClears::new);
+    report(call, NetworkCommand.NetworkClears::new);
   }
 }

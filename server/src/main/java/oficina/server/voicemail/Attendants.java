@@ -7,10 +7,10 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.commands.MachineCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.TalkEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.Refusal;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
@@ -90,12 +90,12 @@ class Attendants implements ExchangeListener {
 
     @Override
     public void end() {
-      loop.submit(new Command.AttendantClears(id.call(), id.leg()));
+      loop.submit(new MachineCommand.AttendantClears(id.call(), id.leg()));
     }
 
     @Override
     public void connect(PersonId owner, Dialled to, Runnable cannot) {
-      loop.submit(new Command.AttendantConnects(id.call(), id.leg(), owner, to))
+      loop.submit(new MachineCommand.AttendantConnects(id.call(), id.leg(), owner, to))
           .thenAccept(
               decision -> {
                 if (decision instanceof Refusal) {

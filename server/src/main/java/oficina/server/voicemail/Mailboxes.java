@@ -9,11 +9,11 @@ import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
+import oficina.core.commands.MachineCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent;
 import oficina.core.events.TalkEvent;
-import oficina.core.exchange.Command;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
@@ -73,17 +73,17 @@ class Mailboxes implements ExchangeListener {
 
     @Override
     public void greetingOver() {
-      loop.submit(new Command.GreetingOver(id.call(), id.leg()));
+      loop.submit(new MachineCommand.GreetingOver(id.call(), id.leg()));
     }
 
     @Override
     public void sounds() {
-      loop.submit(new Command.MessageSounds(id.call(), id.leg()));
+      loop.submit(new MachineCommand.MessageSounds(id.call(), id.leg()));
     }
 
     @Override
     public void silent() {
-      loop.submit(new Command.CallerSilent(id.call(), id.leg()));
+      loop.submit(new MachineCommand.CallerSilent(id.call(), id.leg()));
     }
   }
 

@@ -18,9 +18,10 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.ReachEvent;
-import oficina.core.exchange.Command;
 import oficina.core.exchange.Decision;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.Region;
@@ -97,7 +98,7 @@ class ExchangeLoopTest {
 
   private CompletableFuture<Decision> call() {
     return loop.submit(
-        new Command.MakeCall(
+        new CallCommand.MakeCall(
             new CallId("c" + ++calls), INES, WINDOW, new Dialled.Emergency("999"), null));
   }
 
@@ -142,7 +143,7 @@ class ExchangeLoopTest {
     assertThat(call().get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);
     assertThat(told.poll(30, TimeUnit.SECONDS)).isInstanceOf(ReachEvent.Originated.class);
     doThrow(new IllegalStateException("a page that fails, on purpose")).when(feed).publish(any());
-    Command clear = new Command.Clear(new CallId("c1"), INES);
+    Command clear = new CallCommand.Clear(new CallId("c1"), INES);
     assertThat(loop.submit(clear).get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);
   }
 }

@@ -1,0 +1,86 @@
+package oficina.core.exchange;
+
+import oficina.core.commands.CallCommand;
+import org.jspecify.annotations.Nullable;
+
+/** Who decides on what is asked for a call of one's own. */
+final class DecidingCalls implements CallCommand.Cases<@Nullable Refusal> {
+  private final Draft draft;
+  private final Mine mine;
+  private final Placing placing;
+  private final Handling handling;
+  private final Tapes tapes;
+
+  DecidingCalls(Draft draft) {
+    this.draft = draft;
+    mine = new Mine(draft);
+    placing = new Placing(draft);
+    handling = new Handling(draft);
+    tapes = new Tapes(draft);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.MakeCall c) {
+    return placing.make(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Answer c) {
+    return mine.decide(c, (call, mine) -> handling.answer(call, mine, c));
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Decline c) {
+    return mine.decide(c, handling::decline);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Silence c) {
+    return mine.decide(c, handling::silence);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Clear c) {
+    return mine.decide(c, handling::clear);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Hold c) {
+    return mine.decide(c, handling::hold);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Retrieve c) {
+    return mine.decide(c, handling::retrieve);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Mute c) {
+    return mine.decide(c, (call, mine) -> handling.mute(call, mine, c.on()));
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.MoveHere c) {
+    return mine.decide(c, (call, mine) -> handling.moveHere(call, mine, c.device()));
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.PickUp c) {
+    return new PickUps(draft).pickUp(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.TakeOver c) {
+    return new Delegating(draft).takeOver(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.SendDigits c) {
+    return mine.decide(c, (call, mine) -> handling.sendDigits(call, mine, c.digits()));
+  }
+
+  @Override
+  public @Nullable Refusal of(CallCommand.Tape c) {
+    return mine.decide(c, (call, mine) -> tapes.switchTo(call, mine, c.on()));
+  }
+}

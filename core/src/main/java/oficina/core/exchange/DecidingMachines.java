@@ -1,0 +1,71 @@
+package oficina.core.exchange;
+
+import oficina.core.commands.MachineCommand;
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import org.jspecify.annotations.Nullable;
+
+/** Who decides on what voices of the office report and ask for. */
+final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> {
+  private final Draft draft;
+  private final Mailboxes mailboxes;
+  private final Attendants attendants;
+  private final Welcomes welcomes;
+
+  DecidingMachines(Draft draft) {
+    this.draft = draft;
+    mailboxes = new Mailboxes(draft);
+    attendants = new Attendants(draft);
+    welcomes = new Welcomes(draft);
+  }
+
+  private interface OnLeg {
+    void happens(Call call, Connection leg);
+  }
+
+  private @Nullable Refusal atMailbox(MachineCommand.ByMailbox command, OnLeg what) {
+    Call call = draft.call(command.call());
+    Connection mailbox = call == null ? null : call.mailbox();
+    if (mailbox == null || mailbox.leg() != command.leg()) {
+      return Refusal.of(Reason.NO_SUCH_CALL);
+    }
+    what.happens(call, mailbox);
+    return null;
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.GreetingOver c) {
+    return atMailbox(c, mailboxes::greetingOver);
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.MessageSounds c) {
+    return atMailbox(c, mailboxes::sounds);
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.CallerSilent c) {
+    return atMailbox(c, mailboxes::silent);
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.AttendantClears c) {
+    return attendants.clear(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.AttendantConnects c) {
+    return attendants.connect(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.WelcomeOver c) {
+    return welcomes.over(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(MachineCommand.WelcomeConnects c) {
+    return welcomes.connect(c);
+  }
+}

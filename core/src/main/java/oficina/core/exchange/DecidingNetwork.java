@@ -1,0 +1,122 @@
+package oficina.core.exchange;
+
+import oficina.core.call.Cause;
+import oficina.core.commands.NetworkCommand;
+import oficina.core.events.ReachEvent;
+import oficina.core.events.TalkEvent;
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
+import oficina.core.state.OutsidePhone;
+import org.jspecify.annotations.Nullable;
+
+/** Who decides on what the public network reports. */
+final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
+  private final Draft draft;
+  private final Placing placing;
+  private final OutsidePhones phones;
+  private final TakingByKey byKey;
+  private final Mailboxes mailboxes;
+  private final Tapes tapes;
+
+  DecidingNetwork(Draft draft) {
+    this.draft = draft;
+    placing = new Placing(draft);
+    phones = new OutsidePhones(draft);
+    byKey = new TakingByKey(draft);
+    mailboxes = new Mailboxes(draft);
+    tapes = new Tapes(draft);
+  }
+
+  private interface OnLeg {
+    void happens(Call call, Connection leg);
+  }
+
+  private interface OnPhone {
+    void happens(OutsidePhone phone);
+  }
+
+  /** A line leads to a party of a call, or to a telephone that is one of somebody's devices. */
+  private @Nullable Refusal byNetwork(
+      NetworkCommand.ByNetwork command, OnLeg what, OnPhone atPhone) {
+    OutsidePhone phone = draft.state.outsidePhoneOn(command.call());
+    if (phone != null) {
+      atPhone.happens(phone);
+      return null;
+    }
+    Call call = draft.call(command.call());
+    Connection connection = call == null ? null : call.leg(command.leg());
+    if (connection == null || !connection.party().usesOutsideLine()) {
+      return Refusal.of(Reason.NO_SUCH_CALL);
+    }
+    what.happens(call, connection);
+    return null;
+  }
+
+  @Override
+  public @Nullable Refusal of(NetworkCommand.Arrive c) {
+    return placing.arrive(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(NetworkCommand.NetworkRings c) {
+    return byNetwork(c, this::networkRings, phones::rings);
+  }
+
+  @Override
+  public @Nullable Refusal of(NetworkCommand.NetworkAnswers c) {
+    return byNetwork(c, this::networkAnswers, phones::answers);
+  }
+
+  @Override
+  public @Nullable Refusal of(NetworkCommand.NetworkFails c) {
+    return byNetwork(
+        c, (call, leg) -> draft.gone(call, leg, c.cause()), phone -> phones.gone(phone, c.cause()));
+  }
+
+  @Override
+  public @Nullable Refusal of(NetworkCommand.NetworkClears c) {
+    return byNetwork(
+        c,
+        (call, leg) -> draft.gone(call, leg, Cause.NORMAL),
+        phone -> phones.gone(phone, Cause.NORMAL));
+  }
+
+  /**
+   * Whoever speaks with a person lets them hear the tones; a mailbox or a tape understands them.
+   */
+  @Override
+  public @Nullable Refusal of(NetworkCommand.NetworkKeys c) {
+    return byNetwork(
+        c,
+        (call, leg) -> {
+          if (leg.state() == ConnectionState.ASKED) {
+            byKey.keys(call, leg, c.digits());
+          } else if (call.mailbox() != null) {
+            mailboxes.keys(call, call.mailbox(), c.digits());
+          } else {
+            tapes.keys(call, leg, c.digits());
+          }
+        },
+        phone -> phones.keys(phone, c.digits()));
+  }
+
+  private void networkRings(Call call, Connection leg) {
+    if (leg.state() == ConnectionState.INITIATED) {
+      draft.emit(
+          new ReachEvent.Delivered(
+              call.id(), draft.now, leg.leg(), leg.party(), leg.line(), leg.due()));
+    }
+  }
+
+  private void networkAnswers(Call call, Connection leg) {
+    if (leg.answered() || byKey.asks(call, leg)) {
+      return;
+    }
+    draft.establish(call, leg, null);
+    if (!call.afterAnswer().isEmpty()) {
+      draft.emit(new TalkEvent.DigitsSent(call.id(), draft.now, leg.leg(), call.afterAnswer()));
+    }
+  }
+}

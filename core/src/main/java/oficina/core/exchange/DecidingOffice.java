@@ -1,0 +1,77 @@
+package oficina.core.exchange;
+
+import oficina.core.call.CallId;
+import oficina.core.commands.OfficeCommand;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ExchangeState;
+import org.jspecify.annotations.Nullable;
+
+/** Who decides on what becomes of devices and people, and what time brings. */
+final class DecidingOffice implements OfficeCommand.Cases<@Nullable Refusal> {
+  private final ExchangeState state;
+  private final Draft draft;
+  private final Handling handling;
+  private final CallBacks callBacks;
+  private final Devices devices;
+  private final Statuses statuses;
+  private final OutsidePhones phones;
+  private final Timers timers;
+
+  /**
+   * @param state before the decision, which alone knows what is due
+   */
+  DecidingOffice(ExchangeState state, Draft draft) {
+    this.state = state;
+    this.draft = draft;
+    handling = new Handling(draft);
+    callBacks = new CallBacks(draft);
+    devices = new Devices(draft);
+    statuses = new Statuses(draft);
+    phones = new OutsidePhones(draft);
+    timers = new Timers(draft);
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.DeviceComes c) {
+    return devices.comes(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.DeviceGoes c) {
+    return devices.goes(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.LendDevice c) {
+    return devices.lend(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.SetStatus c) {
+    return statuses.set(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.Leave c) {
+    callBacks.forget(c.person());
+    statuses.over(c.person());
+    for (CallId id : state.inHand(c.person())) {
+      Call call = draft.call(id);
+      Connection own = call == null ? null : call.of(c.person());
+      if (own != null) {
+        handling.clear(call, own);
+      }
+    }
+    devices.allGo(c.person());
+    return null;
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.Tick c) {
+    state.statusOverBy(draft.now).forEach(statuses::over);
+    state.dueBy(draft.now).forEach(timers::timeIsUp);
+    phones.timeIsUp();
+    return null;
+  }
+}

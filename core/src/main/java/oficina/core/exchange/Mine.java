@@ -1,0 +1,45 @@
+package oficina.core.exchange;
+
+import oficina.core.commands.Command;
+import oficina.core.exchange.Refusal.Reason;
+import oficina.core.people.PersonId;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import org.jspecify.annotations.Nullable;
+
+/** What somebody asks for a call is decided when they have a part in it. */
+record Mine(Draft draft) {
+
+  interface Service {
+    @Nullable Refusal decide(Call call, Connection mine);
+  }
+
+  @Nullable Refusal decide(Command.ByPerson command, Service service) {
+    Call call = draft.call(command.call());
+    if (call == null) {
+      return Refusal.of(Reason.NO_SUCH_CALL);
+    }
+    Connection mine = call.of(command.person());
+    return mine == null ? notMine(call, command.person()) : service.decide(call, mine);
+  }
+
+  /**
+   * Somebody without a part in the call learns nothing of it, unless they have just sent it away or
+   * it has just rung for them.
+   */
+  private static Refusal notMine(Call call, PersonId person) {
+    Refusal sentAway = Sending.sentAway(call, person);
+    if (sentAway != null) {
+      return sentAway;
+    }
+    if (call.rang().contains(person)) {
+      for (Connection connection : call.connections()) {
+        PersonId other = connection.party().employee();
+        if (other != null && connection.answered() && !connection.party().equals(call.caller())) {
+          return Refusal.answeredBy(other);
+        }
+      }
+    }
+    return Refusal.of(Reason.NO_SUCH_CALL);
+  }
+}
