@@ -125,4 +125,19 @@ class ScriptTest {
                 .formatted(DEAF));
     assertThat(said).containsSubsequence("The server has ended", "The server has not answered for");
   }
+
+  @Test
+  void of_a_log_that_has_become_too_long_the_end_is_kept_while_it_is_written_on() throws Exception {
+    String said =
+        run(
+            """
+            LOG_MOST=1000
+            exec 9>>$RUN/server.log
+            seq 1 1000 >&9
+            shorten $RUN/server.log $RUN/none.log
+            echo later >&9
+            wc -c <$RUN/server.log; tail -n 2 $RUN/server.log
+            """);
+    assertThat(said).isEqualTo("106\n1000\nlater\n");
+  }
 }

@@ -3,15 +3,12 @@ package oficina.core.contacts;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
-import java.util.function.ToIntFunction;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.people.PersonId;
@@ -26,7 +23,6 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ContactBook {
   private static final int SLOTS = 1 << 10;
-  private static final int GRAM = Query.SHORTEST_PART;
 
   /** Fewer are sorted in no time. */
   private static final int MANY = 2_000;
@@ -34,15 +30,10 @@ public final class ContactBook {
   private final Region region;
   private final int many;
   private final Map<ContactId, Listed> byId = new HashMap<>();
-  private final Map<PhoneNumber, List<Listed>> byNumber = new HashMap<>();
-  private final Map<String, List<Listed>> byUid = new HashMap<>();
+  private final Grouped<PhoneNumber> byNumber = new Grouped<>();
+  private final Grouped<String> byUid = new Grouped<>();
   private final TreeSet<Listed> byName = new TreeSet<>(Listed.BY_NAME);
-  private final Map<String, List<Listed>> byDigits = new HashMap<>();
-  private final Postings names = new Postings();
-  private final Postings others = new Postings();
-  private final Postings initials = new Postings();
-  private final Postings keys = new Postings();
-  private final Postings parts = new Postings();
+  private final ContactIndex index = new ContactIndex();
   private final BitSet taken = new BitSet(SLOTS);
 
   /**
@@ -102,12 +93,9 @@ public final class ContactBook {
     Listed listed = Listed.of(slot, contact, region);
     byId.put(contact.id(), listed);
     byName.add(listed);
-    each(listed, Postings::add);
-    for (String digits : listed.digits()) {
-      add(byDigits, digits, listed);
-    }
-    numbers(contact).forEach(number -> add(byNumber, number, listed));
-    add(byUid, contact.uid(), listed);
+    index.add(listed);
+    numbers(contact).forEach(number -> byNumber.add(number, listed));
+    byUid.add(contact.uid(), listed);
   }
 
   /** Takes a contact away; one that is not there is no error. */
@@ -115,70 +103,15 @@ public final class ContactBook {
     Listed listed = byId.remove(id);
     if (listed != null) {
       byName.remove(listed);
-      each(listed, Postings::remove);
-      for (String digits : listed.digits()) {
-        take(byDigits, digits, listed);
-      }
-      numbers(listed.contact()).forEach(number -> take(byNumber, number, listed));
-      take(byUid, listed.contact().uid(), listed);
+      index.remove(listed);
+      numbers(listed.contact()).forEach(number -> byNumber.remove(number, listed));
+      byUid.remove(listed.contact().uid(), listed);
       taken.clear(listed.slot());
     }
   }
 
-  private interface Change {
-    void apply(Postings postings, String word, Listed listed);
-  }
-
-  private void each(Listed listed, Change change) {
-    for (String word : listed.name()) {
-      change.apply(names, word, listed);
-    }
-    for (String word : listed.other()) {
-      change.apply(others, word, listed);
-    }
-    if (!listed.initials().isEmpty()) {
-      change.apply(initials, listed.initials(), listed);
-    }
-    for (String word : listed.keys()) {
-      if (!word.isEmpty()) {
-        change.apply(keys, word, listed);
-      }
-    }
-    grams(listed).forEach(gram -> change.apply(parts, gram, listed));
-  }
-
-  /** The parts of its numbers by which they are looked up, each once. */
-  private static Set<String> grams(Listed listed) {
-    Set<String> grams = new TreeSet<>();
-    for (String digits : listed.digits()) {
-      grams.addAll(gramsOf(digits));
-    }
-    return grams;
-  }
-
-  private static List<String> gramsOf(String digits) {
-    List<String> grams = new ArrayList<>();
-    for (int from = 0; from + GRAM <= digits.length(); from++) {
-      grams.add(digits.substring(from, from + GRAM));
-    }
-    return grams;
-  }
-
   private static List<PhoneNumber> numbers(Contact contact) {
     return contact.card().numbers().stream().map(ContactNumber::number).distinct().toList();
-  }
-
-  private static <K> void add(Map<K, List<Listed>> index, K key, Listed listed) {
-    index.computeIfAbsent(key, k -> new ArrayList<>(1)).add(listed);
-  }
-
-  private static <K> void take(Map<K, List<Listed>> index, K key, Listed listed) {
-    index.computeIfPresent(
-        key,
-        (k, all) -> {
-          all.remove(listed);
-          return all.isEmpty() ? null : all;
-        });
   }
 
   /**
@@ -186,7 +119,7 @@ public final class ContactBook {
    * those behind one number of a company do.
    */
   public List<Contact> at(PhoneNumber number, @Nullable PersonId viewer) {
-    return visible(byNumber.getOrDefault(number, List.of()), viewer);
+    return visible(byNumber.of(number), viewer);
   }
 
   /**
@@ -202,7 +135,7 @@ public final class ContactBook {
 
   /** Contacts of this name in files. */
   public List<Contact> byUid(String uid, PersonId viewer) {
-    return visible(byUid.getOrDefault(uid, List.of()), viewer);
+    return visible(byUid.of(uid), viewer);
   }
 
   private static List<Contact> visible(Collection<Listed> listed, @Nullable PersonId viewer) {
@@ -281,36 +214,9 @@ public final class ContactBook {
       if (best.isFull()) {
         break;
       }
-      best.add(fit, candidates(query, fit));
+      best.add(fit, index.candidates(query, fit));
     }
     return best.found;
-  }
-
-  /** Among whom everybody is who fits in this way; of several words, those of the rarest. */
-  private Collection<List<Listed>> candidates(Query query, Query.Fit fit) {
-    return switch (fit) {
-      case WHOLE_NUMBER -> List.of(byDigits.getOrDefault(query.digits(), List.of()));
-      case NAME -> List.of(); // in their order in any case
-      case WORDS_OF_NAME -> names.beginning(rarest(query.words(), names::count));
-      case INITIALS -> query.isInitials() ? initials.beginning(query.initials()) : List.of();
-      case WORD_OF_COMPANY ->
-          query.words().size() == 1 ? others.beginning(query.joined()) : List.of();
-      case MIXED -> {
-        String word = rarest(query.words(), each -> names.count(each) + others.count(each));
-        List<List<Listed>> both = new ArrayList<>(names.beginning(word));
-        both.addAll(others.beginning(word));
-        yield query.words().size() > 1 ? both : List.of();
-      }
-      case SPELLED -> query.isSpelled() ? keys.beginning(query.digits()) : List.of();
-      case PART_OF_NUMBER ->
-          query.isPart()
-              ? parts.beginning(rarest(gramsOf(query.digits()), parts::count))
-              : List.of();
-    };
-  }
-
-  private static String rarest(Collection<String> words, ToIntFunction<String> count) {
-    return Collections.min(words, Comparator.comparingInt(count));
   }
 
   /** The best of those that were looked at, each once, in the order of how they fit. */

@@ -10,6 +10,9 @@ import org.jspecify.annotations.Nullable;
  * beginning of the file is left out.
  */
 public final class Lines {
+  /** Where so many things in a file are wrong, nobody has use for the rest of it. */
+  public static final int MOST_WRONG = 2_000;
+
   private static final char BYTE_ORDER_MARK = '\uFEFF';
 
   private final Reader file;

@@ -21,6 +21,7 @@ import oficina.core.contacts.Comparison.Kind;
 import oficina.core.contacts.Contact.Card;
 import oficina.core.contacts.ContactNumber.Type;
 import oficina.core.contacts.Draft.Flaw;
+import oficina.core.files.Lines;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
@@ -230,11 +231,11 @@ class ContactFilesTest {
   @ValueSource(strings = {"a\n", "BEGIN:VCARD\n", "BEGIN:VCARD\nVERSION:4.0\nFN:\nEND:VCARD\n"})
   void of_a_file_of_nonsense_no_more_is_read_than_somebody_goes_through(String nonsense) {
     List<Incoming> read = Format.V4.read(nonsense.repeat(100_000));
-    assertThat(read).hasSize(Collected.MOST_BAD + 1);
-    assertThat(flaw(read.get(Collected.MOST_BAD))).isEqualTo(Flaw.REST_NOT_READ);
+    assertThat(read).hasSize(Lines.MOST_WRONG + 1);
+    assertThat(flaw(read.get(Lines.MOST_WRONG))).isEqualTo(Flaw.REST_NOT_READ);
     List<Incoming> table = Format.CSV.read("name,number\n" + "Ada,\"x\"y\n".repeat(100_000));
-    assertThat(table).hasSize(Collected.MOST_BAD + 1);
-    assertThat(flaw(table.get(Collected.MOST_BAD))).isEqualTo(Flaw.REST_NOT_READ);
+    assertThat(table).hasSize(Lines.MOST_WRONG + 1);
+    assertThat(flaw(table.get(Lines.MOST_WRONG))).isEqualTo(Flaw.REST_NOT_READ);
   }
 
   @Test

@@ -25,8 +25,6 @@ class BlockFile {
   /** So many lines that are no numbers are told; where there are far more, the rest is not read. */
   private static final int MOST_BAD_TOLD = 50;
 
-  private static final int MOST_BAD = 2_000;
-
   private final BlockReading reading;
 
   BlockFile(BlockReading reading) {
@@ -57,7 +55,7 @@ class BlockFile {
     try (Reader text = TextFile.open(file)) {
       CsvReader rows = new CsvReader(new Lines(text, CsvReader.LONGEST), ',');
       for (CsvReader.Row row = rows.next(); row != null; row = rows.next()) {
-        if (blocks.size() >= MOST || broken >= MOST_BAD) {
+        if (blocks.size() >= MOST || broken >= Lines.MOST_WRONG) {
           return new Contents(blocks, bad, row.line());
         }
         Block block = block(row, owner, answer);
