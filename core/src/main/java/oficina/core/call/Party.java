@@ -123,15 +123,46 @@ public sealed interface Party {
     }
   }
 
+  /** A voice of the office that answers without being a person. */
+  sealed interface Machine extends Party {
+    @Override
+    default Machine machine() {
+      return this;
+    }
+
+    /** Whether it stands in until somebody answers: nobody has answered with it. */
+    @Override
+    boolean standsIn();
+
+    /** Whether keys pressed by the others order this end, and are nobody else's to know. */
+    @Override
+    boolean takesKeys();
+
+    /** Whether a call may be recorded while it is there: not where secret numbers are told. */
+    default boolean mayBeRecorded() {
+      return !takesKeys();
+    }
+  }
+
   /**
    * A mailbox, which answers in the place of a person or a group and takes a message.
    *
    * @param owner an employee, or the members of a group
    */
-  record Mailbox(Party owner) implements Party {
+  record Mailbox(Party owner) implements Machine {
     @Override
     public Party mailboxOf() {
       return owner;
+    }
+
+    @Override
+    public boolean standsIn() {
+      return true;
+    }
+
+    @Override
+    public boolean takesKeys() {
+      return false;
     }
 
     @Override
@@ -146,7 +177,12 @@ public sealed interface Party {
    *
    * @param caller the employee at whose telephone it was called; null for whoever has to say it
    */
-  record Attendant(@Nullable PersonId caller) implements Party {
+  record Attendant(@Nullable PersonId caller) implements Machine {
+    @Override
+    public boolean standsIn() {
+      return false;
+    }
+
     @Override
     public boolean takesKeys() {
       return true;
@@ -162,10 +198,15 @@ public sealed interface Party {
    * The voice that welcomes whoever calls a line, before it rings, and connects them with the
    * extension they dial.
    */
-  record Welcome(GroupId line) implements Party {
+  record Welcome(GroupId line) implements Machine {
     @Override
     public GroupId welcomesTo() {
       return line;
+    }
+
+    @Override
+    public boolean standsIn() {
+      return true;
     }
 
     @Override
@@ -209,12 +250,17 @@ public sealed interface Party {
     return null;
   }
 
-  /** Whether it is a machine that stands in until somebody answers: nobody has answered with it. */
-  default boolean standsIn() {
-    return mailboxOf() != null || welcomesTo() != null;
+  /** The voice of the office at this end, or null when it is none. */
+  default @Nullable Machine machine() {
+    return null;
   }
 
-  /** Whether keys pressed by the others order this end, and are nobody else's to know. */
+  /** Whether it is a machine that stands in until somebody answers. */
+  default boolean standsIn() {
+    return false;
+  }
+
+  /** Whether it is a machine that keys order. */
   default boolean takesKeys() {
     return false;
   }

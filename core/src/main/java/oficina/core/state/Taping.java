@@ -34,6 +34,8 @@ public record Taping(List<Integer> ours, List<Integer> theirs) {
 
   /** Whether a voice that reads messages out is there, to which one tells a secret number. */
   private static boolean secret(Call call) {
-    return call.connections().stream().anyMatch(each -> each.party().takesKeys());
+    return call.connections().stream()
+        .map(each -> each.party().machine())
+        .anyMatch(machine -> machine != null && !machine.mayBeRecorded());
   }
 }

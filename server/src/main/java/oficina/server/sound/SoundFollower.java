@@ -226,7 +226,7 @@ class SoundFollower implements ExchangeListener {
   }
 
   private static @Nullable EndId end(CallId call, Connection connection, @Nullable EndId line) {
-    if (connection.party().mailboxOf() != null || connection.party().takesKeys()) {
+    if (connection.party().machine() != null) {
       return new EndId.Machine(call, connection.leg());
     }
     boolean device = connection.device() != null && connection.party().employee() != null;

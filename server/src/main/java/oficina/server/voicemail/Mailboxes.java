@@ -1,102 +1,99 @@
 package oficina.server.voicemail;
 
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
-import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
-import oficina.core.commands.MachineCommand;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent;
-import oficina.core.events.TalkEvent;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
-import oficina.core.state.ExchangeState;
-import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
-import oficina.server.sound.EndId;
-import oficina.server.sound.SoundEngine;
+import oficina.server.machines.Joined;
+import oficina.server.machines.MachineKind;
+import oficina.server.machines.MachineSession;
+import oficina.server.sound.SoundEnd;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/**
- * Greets and records wherever the exchange has a mailbox answer, and reports to it how far that is.
- * On the exchange's thread.
- */
+/** Mailboxes greet and record, and report to the exchange how far that is. */
 @Component
-class Mailboxes implements ExchangeListener {
-  private final SoundEngine engine;
+class Mailboxes implements MachineKind {
   private final ExchangeLoop loop;
   private final Greetings greetings;
   private final MessageSpool spool;
   private final MessageFiling filing;
-  private final Map<EndId.Machine, MailboxEnd> ends = new HashMap<>();
 
-  /** Those that answer callers who are blocked. */
-  private final Set<EndId.Machine> blocked = new HashSet<>();
+  /** Where recording goes on that had begun before the server was started. */
+  private final Set<String> goOn = new HashSet<>();
 
-  Mailboxes(
-      SoundEngine engine,
-      ExchangeLoop loop,
-      Greetings greetings,
-      MessageSpool spool,
-      MessageFiling filing) {
-    this.engine = engine;
+  Mailboxes(ExchangeLoop loop, Greetings greetings, MessageSpool spool, MessageFiling filing) {
     this.loop = loop;
     this.greetings = greetings;
     this.spool = spool;
     this.filing = filing;
-    loop.listen(this);
-  }
-
-  private MailboxEnd attach(EndId.Machine id, CompletableFuture<short[]> greeting) {
-    String place = Label.place(id.call(), id.leg());
-    MailboxEnd end =
-        new MailboxEnd(greeting, new Reporting(id), sound -> spool.append(place, sound));
-    ends.put(id, end);
-    engine.attach(id, end);
-    return end;
-  }
-
-  /** From the engine's threads, which wait for nothing. */
-  private final class Reporting implements MailboxEnd.Reports {
-    private final EndId.Machine id;
-
-    Reporting(EndId.Machine id) {
-      this.id = id;
-    }
-
-    @Override
-    public void greetingOver() {
-      loop.submit(new MachineCommand.GreetingOver(id.call(), id.leg()));
-    }
-
-    @Override
-    public void sounds() {
-      loop.submit(new MachineCommand.MessageSounds(id.call(), id.leg()));
-    }
-
-    @Override
-    public void silent() {
-      loop.submit(new MachineCommand.CallerSilent(id.call(), id.leg()));
-    }
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    event.accept(new Following(after));
+  public Class<Party.Mailbox> is() {
+    return Party.Mailbox.class;
   }
 
-  private final class Following implements FewEvents<@Nullable Void> {
-    private final @Nullable Call after;
+  @Override
+  public MachineSession join(Joined where) {
+    Session session = new Session(where);
+    if (where.connection().records()) {
+      session.end.goOnRecording();
+      goOn.add(session.place);
+    }
+    return session;
+  }
 
-    Following(@Nullable Call after) {
-      this.after = after;
+  @Override
+  public void takenUp() {
+    filing.fileWhatIsLeft(goOn);
+    goOn.clear();
+  }
+
+  /** One mailbox in one call. */
+  private final class Session implements MachineSession, FewEvents<@Nullable Void> {
+    private final int leg;
+    private final Party owner;
+    private final String place;
+    private final @Nullable String tray;
+    private final MailboxEnd end;
+    private Call call;
+
+    Session(Joined where) {
+      call = where.call();
+      leg = where.connection().leg();
+      owner = where.connection().party().mailboxOf();
+      place = Label.place(where.id().call(), leg);
+      Occasion occasion = Occasion.NO_ANSWER;
+      boolean blocked = false;
+      if (where.with() instanceof MachineEvent.MailboxAnswered with) {
+        occasion = with.occasion();
+        blocked = with.why() == Cause.BLOCKED;
+      }
+      tray = blocked ? Trays.BLOCKED : null;
+      end =
+          new MailboxEnd(
+              greetings.spoken(owner, occasion),
+              new Reporting(loop, where.id()),
+              sound -> spool.append(place, sound));
+    }
+
+    @Override
+    public SoundEnd end() {
+      return end;
+    }
+
+    @Override
+    public void happened(ExchangeEvent event, Call after) {
+      call = after;
+      event.accept(this);
     }
 
     @Override
@@ -105,71 +102,23 @@ class Mailboxes implements ExchangeListener {
     }
 
     @Override
-    public @Nullable Void of(MachineEvent.MailboxAnswered e) {
-      if (e.why() == Cause.BLOCKED) {
-        blocked.add(new EndId.Machine(e.call(), e.leg()));
-      }
-      attach(
-          new EndId.Machine(e.call(), e.leg()),
-          greetings.spoken(e.mailbox().owner(), e.occasion()));
-      return null;
-    }
-
-    @Override
     public @Nullable Void of(MachineEvent.RecordingBegan e) {
-      Connection caller = after.opposite(e.leg());
-      Party who = caller == null ? after.caller() : caller.party();
-      Party owner = after.leg(e.leg()).party().mailboxOf();
-      EndId.Machine id = new EndId.Machine(e.call(), e.leg());
-      String tray = blocked.contains(id) ? Trays.BLOCKED : null;
-      Label label = new Label(e.call(), e.leg(), owner, who, e.at(), tray);
-      spool.begin(label.place(), label);
-      MailboxEnd end = ends.get(id);
-      if (end != null) {
-        end.record();
-      }
+      Connection caller = call.opposite(leg);
+      Party who = caller == null ? call.caller() : caller.party();
+      spool.begin(place, new Label(e.call(), leg, owner, who, e.at(), tray));
+      end.record();
       return null;
     }
 
     @Override
     public @Nullable Void of(MachineEvent.RecordingEnded e) {
-      MailboxEnd end = ends.get(new EndId.Machine(e.call(), e.leg()));
-      if (end != null) {
-        end.finish();
-      }
+      end.finish();
       if (e.kept()) {
-        filing.file(Label.place(e.call(), e.leg()));
+        filing.file(place);
       } else {
-        spool.remove(Label.place(e.call(), e.leg()));
+        spool.remove(place);
       }
       return null;
     }
-
-    @Override
-    public @Nullable Void of(TalkEvent.ConnectionCleared e) {
-      EndId.Machine id = new EndId.Machine(e.call(), e.leg());
-      MailboxEnd end = ends.remove(id);
-      blocked.remove(id);
-      if (end != null) {
-        engine.detach(id, end);
-      }
-      return null;
-    }
-  }
-
-  @Override
-  public void takenUp(ExchangeState state) {
-    Set<String> goOn = new HashSet<>();
-    for (CallId id : state.atMailboxes()) {
-      Connection mailbox = state.call(id).mailbox();
-      Party owner = mailbox.party().mailboxOf();
-      MailboxEnd end =
-          attach(new EndId.Machine(id, mailbox.leg()), greetings.spoken(owner, Occasion.NO_ANSWER));
-      if (mailbox.records()) {
-        end.goOnRecording();
-        goOn.add(Label.place(id, mailbox.leg()));
-      }
-    }
-    filing.fileWhatIsLeft(goOn);
   }
 }

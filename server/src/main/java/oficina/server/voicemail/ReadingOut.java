@@ -19,6 +19,7 @@ import oficina.core.sound.Pcm;
 import oficina.core.voicemail.Menu;
 import oficina.core.voicemail.Say;
 import oficina.server.database.Cursor;
+import oficina.server.machines.SpeakingEnd;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.push.Pushes;
@@ -73,7 +74,7 @@ class ReadingOut {
 
   /** What a conversation needs of the call it is in. */
   interface Line {
-    void end();
+    void hangUp();
 
     /**
      * Connects whoever listens with somebody. Nobody waits for it.
@@ -89,21 +90,21 @@ class ReadingOut {
    * @param caller null for whoever calls from outside
    * @param place from where they call
    */
-  Conversation conversation(@Nullable PersonId caller, String place, AttendantEnd end, Line line) {
+  Conversation conversation(@Nullable PersonId caller, String place, SpeakingEnd end, Line line) {
     return new Conversation(caller, place, end, line);
   }
 
   /** With one listener. On the attendants' thread. */
   final class Conversation {
     private final Menu menu;
-    private final AttendantEnd end;
+    private final SpeakingEnd end;
     private final Line line;
     private final List<MessageStore.Message> list = new ArrayList<>();
     private final @Nullable PersonId caller;
     private final String place;
     private @Nullable PersonId owner;
 
-    Conversation(@Nullable PersonId caller, String place, AttendantEnd end, Line line) {
+    Conversation(@Nullable PersonId caller, String place, SpeakingEnd end, Line line) {
       this.caller = caller;
       this.place = place;
       this.end = end;
@@ -128,7 +129,7 @@ class ReadingOut {
         what.run();
       } catch (DataAccessException e) {
         LOG.warn("Messages cannot be read out now: {}", e.getMessage());
-        say(List.of(sentence("NOT_NOW")), line::end);
+        say(List.of(sentence("NOT_NOW")), line::hangUp);
       }
     }
 
@@ -144,7 +145,7 @@ class ReadingOut {
         Saying saying = new Saying();
         List<CompletableFuture<short[]>> words =
             step.say().stream().map(what -> what.accept(saying)).toList();
-        say(words, over ? line::end : () -> {});
+        say(words, over ? line::hangUp : () -> {});
       }
     }
 

@@ -1,4 +1,4 @@
-package oficina.server.voicemail;
+package oficina.server.machines;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -9,7 +9,7 @@ import oficina.core.sound.Pcm;
 import oficina.server.sound.SoundEnd;
 
 /** Says one thing after the other, until something else is to be said; and can listen. */
-public final class AttendantEnd implements SoundEnd {
+public final class SpeakingEnd implements SoundEnd {
   /** A greeting is no longer; what is said after that is not kept. */
   private static final int MOST_FRAMES = 60 * 1000 / Pcm.FRAME_MS;
 
@@ -32,13 +32,13 @@ public final class AttendantEnd implements SoundEnd {
   }
 
   /** Keeps what is heard from now on. */
-  synchronized void listen() {
+  public synchronized void listen() {
     heard.clear();
     listening = true;
   }
 
   /** What was heard since. */
-  synchronized short[] listened() {
+  public synchronized short[] listened() {
     listening = false;
     short[] all = new short[heard.size() * Pcm.FRAME];
     for (int i = 0; i < heard.size(); i++) {

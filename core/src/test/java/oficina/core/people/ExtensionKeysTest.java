@@ -1,10 +1,9 @@
-package oficina.core.voicemail;
+package oficina.core.people;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import oficina.core.TestOffice;
-import oficina.core.people.Directory;
-import oficina.core.voicemail.ExtensionKeys.Heard;
+import oficina.core.people.ExtensionKeys.Heard;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 

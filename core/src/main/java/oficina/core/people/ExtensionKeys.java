@@ -1,9 +1,6 @@
-package oficina.core.voicemail;
+package oficina.core.people;
 
 import java.util.stream.Stream;
-import oficina.core.people.Directory;
-import oficina.core.people.Group;
-import oficina.core.people.Person;
 
 /**
  * What somebody dials by keys who is welcomed to a line: an extension, or zero or the number sign
