@@ -70,19 +70,18 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
     }
     return begins(
         e,
-        new Call.Origin(
+        new Origin(
             e.caller(),
             e.called(),
             e.callerId(),
             e.at(),
-            new Call.Purpose(e.announces(), e.asideOf(), null),
+            new Origin.Purpose(e.announces(), e.asideOf(), null),
             e.behalf()),
         Connection.begun(e.leg(), e.caller(), e.device(), connected(e.at())),
         Standing.atFirst(e.afterAnswer(), e.ways()));
   }
 
-  private @Nullable Void begins(
-      CallEvent e, Call.Origin origin, Connection caller, Standing standing) {
+  private @Nullable Void begins(CallEvent e, Origin origin, Connection caller, Standing standing) {
     List<Connection> alone = List.of(caller);
     state.put(new Call(e.call(), origin, alone, caller.leg() + 1, Set.of(), standing));
     return null;
@@ -321,11 +320,11 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   @Override
   public @Nullable Void of(CallBackRings e) {
     state.change(e.request(), CallBack::begin);
-    Call.Purpose purpose = new Call.Purpose(null, null, e.request());
+    Origin.Purpose purpose = new Origin.Purpose(null, null, e.request());
     Connection.Phase alerting = new Connection.Phase(ConnectionState.ALERTING, e.at(), e.until());
     return begins(
         e,
-        new Call.Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), purpose, null),
+        new Origin(e.caller(), e.called(), CallerId.WITHHELD, e.at(), purpose, null),
         Connection.begun(e.leg(), e.caller(), null, alerting),
         Standing.atFirst("", List.of()));
   }

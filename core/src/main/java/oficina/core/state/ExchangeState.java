@@ -2,19 +2,15 @@ package oficina.core.state;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
@@ -36,11 +32,6 @@ import org.jspecify.annotations.Nullable;
  * <p>Not safe for use by several threads.
  */
 public final class ExchangeState {
-  private record Due(Instant at, CallId call) {}
-
-  /** When somebody's status undoes itself. */
-  private record Undone(Instant at, PersonId person) {}
-
   /** So long after a call for help nobody who calls is kept out. */
   private static final Duration HELP_CALLS_BACK = Duration.ofHours(1);
 
@@ -51,10 +42,11 @@ public final class ExchangeState {
   private final Map<PersonId, List<CallId>> sentOn = new HashMap<>();
   private final Map<PersonId, List<Device>> devices = new HashMap<>();
   private final Map<PersonId, Status> statuses = new HashMap<>();
-  private final TreeSet<Undone> undone =
-      new TreeSet<>(Comparator.comparing(Undone::at).thenComparing(Undone::person));
-  private final TreeSet<Due> agenda =
-      new TreeSet<>(Comparator.comparing(Due::at).thenComparing(Due::call));
+
+  /** When statuses undo themselves. */
+  private final Agenda<PersonId> undone = new Agenda<>();
+
+  private final Agenda<CallId> agenda = new Agenda<>();
   private int outsideLines;
 
   /** When somebody last called the emergency services; null when nobody has since the start. */
@@ -139,7 +131,7 @@ public final class ExchangeState {
 
   /** Whose status undoes itself by then. Not for drafts. */
   public List<PersonId> statusOverBy(Instant now) {
-    return undone.stream().takeWhile(each -> !each.at().isAfter(now)).map(Undone::person).toList();
+    return undone.by(now);
   }
 
   /** Whether this person has a window of the application open. */
@@ -159,10 +151,7 @@ public final class ExchangeState {
 
   /** The wish with this identity, or null. */
   public @Nullable CallBack callBack(CallId request) {
-    return callBacks.stream()
-        .filter(callBack -> callBack.request().equals(request))
-        .findFirst()
-        .orElse(null);
+    return Few.first(callBacks, each -> each.request().equals(request));
   }
 
   /** The outside telephones to which there is a line, or soon will be, in the order of calling. */
@@ -172,16 +161,12 @@ public final class ExchangeState {
 
   /** The outside telephone of this person, as long as there is a line to it; else null. */
   public @Nullable OutsidePhone outsidePhone(PersonId person) {
-    return phone(each -> each.person().equals(person));
+    return Few.first(outsidePhones, each -> each.person().equals(person));
   }
 
   /** The outside telephone at the end of this line; null when it leads to none. */
   public @Nullable OutsidePhone outsidePhoneOn(CallId line) {
-    return phone(each -> each.line().equals(line));
-  }
-
-  private @Nullable OutsidePhone phone(Predicate<OutsidePhone> wanted) {
-    return outsidePhones.stream().filter(wanted).findFirst().orElse(null);
+    return Few.first(outsidePhones, each -> each.line().equals(line));
   }
 
   /** The call in this park slot, or null when it is empty. */
@@ -207,8 +192,7 @@ public final class ExchangeState {
 
   /** When the next timer runs out, or null when none runs. */
   public @Nullable Instant nextDue() {
-    Instant first = agenda.isEmpty() ? null : agenda.first().at();
-    first = earlier(first, undone.isEmpty() ? null : undone.first().at());
+    Instant first = earlier(agenda.next(), undone.next());
     for (OutsidePhone each : outsidePhones) {
       first = earlier(first, each.due());
     }
@@ -221,14 +205,7 @@ public final class ExchangeState {
 
   /** Calls and wishes with a timer that has run out by then, in the order in which they did. */
   public List<CallId> dueBy(Instant now) {
-    List<CallId> due = new ArrayList<>();
-    for (Due next : agenda) {
-      if (next.at().isAfter(now)) {
-        break;
-      }
-      due.add(next.call());
-    }
-    return due;
+    return agenda.by(now);
   }
 
   /** All calls in progress, in no particular order. Not for drafts. */
@@ -261,55 +238,47 @@ public final class ExchangeState {
   }
 
   void add(CallBack wish) {
-    List<CallBack> more = new ArrayList<>(callBacks);
-    more.add(wish);
-    callBacks = List.copyOf(more);
-    agenda.add(new Due(wish.until(), wish.request()));
+    callBacks = Few.plus(callBacks, wish);
+    agenda.change(wish.request(), null, wish.until());
   }
 
   void change(CallId request, UnaryOperator<CallBack> change) {
-    callBacks =
-        callBacks.stream()
-            .map(each -> each.request().equals(request) ? change.apply(each) : each)
-            .toList();
+    callBacks = Few.changed(callBacks, each -> each.request().equals(request), change);
   }
 
   void removeCallBack(CallId request) {
-    agenda.remove(new Due(callBack(request).until(), request));
-    callBacks = callBacks.stream().filter(callBack -> !callBack.request().equals(request)).toList();
+    agenda.change(request, callBack(request).until(), null);
+    callBacks = Few.without(callBacks, each -> each.request().equals(request));
   }
 
   void add(OutsidePhone phone) {
-    List<OutsidePhone> more = new ArrayList<>(outsidePhones);
-    more.add(phone);
-    outsidePhones = List.copyOf(more);
+    outsidePhones = Few.plus(outsidePhones, phone);
   }
 
   void change(PersonId person, UnaryOperator<OutsidePhone> change) {
-    outsidePhones =
-        outsidePhones.stream()
-            .map(each -> each.person().equals(person) ? change.apply(each) : each)
-            .toList();
+    outsidePhones = Few.changed(outsidePhones, each -> each.person().equals(person), change);
   }
 
   void removePhone(PersonId person) {
-    outsidePhones = outsidePhones.stream().filter(each -> !each.person().equals(person)).toList();
+    outsidePhones = Few.without(outsidePhones, each -> each.person().equals(person));
   }
 
   void came(Device device) {
-    List<Device> more = new ArrayList<>(devices(device.person()));
-    more.removeIf(each -> each.id().equals(device.id()));
-    more.add(device);
-    devices.put(device.person(), List.copyOf(more));
+    List<Device> others = without(device.person(), device.id());
+    devices.put(device.person(), Few.plus(others, device));
   }
 
   void went(PersonId person, DeviceId gone) {
-    List<Device> left = devices(person).stream().filter(d -> !d.id().equals(gone)).toList();
+    List<Device> left = without(person, gone);
     if (left.isEmpty() && beneath == null) {
       devices.remove(person);
     } else {
       devices.put(person, left);
     }
+  }
+
+  private List<Device> without(PersonId person, DeviceId device) {
+    return Few.without(devices(person), each -> each.id().equals(device));
   }
 
   void says(PersonId person, @Nullable Status now) {
@@ -318,16 +287,11 @@ public final class ExchangeState {
       statuses.put(person, now);
       return;
     }
-    if (before != null && before.until() != null) {
-      undone.remove(new Undone(before.until(), person));
-    }
+    undone.change(person, before == null ? null : before.until(), now == null ? null : now.until());
     if (now == null) {
       statuses.remove(person);
     } else {
       statuses.put(person, now);
-      if (now.until() != null) {
-        undone.add(new Undone(now.until(), person));
-      }
     }
   }
 
@@ -338,14 +302,10 @@ public final class ExchangeState {
     outsideLines +=
         (after == null ? 0 : after.outsideLines()) - (before == null ? 0 : before.outsideLines());
     if (beneath == null) {
-      Instant dueBefore = before == null ? null : before.due();
-      Instant dueNow = after == null ? null : after.due();
-      if (dueBefore != null && !dueBefore.equals(dueNow)) {
-        agenda.remove(new Due(dueBefore, before.id()));
-      }
-      if (dueNow != null && !dueNow.equals(dueBefore)) {
-        agenda.add(new Due(dueNow, after.id()));
-      }
+      agenda.change(
+          before == null ? after.id() : before.id(),
+          before == null ? null : before.due(),
+          after == null ? null : after.due());
     }
     if (before != null) {
       for (Connection connection : before.connections()) {
@@ -367,13 +327,10 @@ public final class ExchangeState {
     boolean wasAtMailbox = before != null && before.mailbox() != null;
     boolean isAtMailbox = after != null && after.mailbox() != null;
     if (wasAtMailbox != isAtMailbox) {
-      List<CallId> changed = new ArrayList<>(atMailboxes);
-      if (isAtMailbox) {
-        changed.add(after.id());
-      } else {
-        changed.remove(before.id());
-      }
-      atMailboxes = List.copyOf(changed);
+      atMailboxes =
+          isAtMailbox
+              ? Few.plus(atMailboxes, after.id())
+              : Few.without(atMailboxes, before.id()::equals);
     }
     PersonId was = before == null || before.sent() == null ? null : before.sent().by();
     PersonId is = after == null || after.sent() == null ? null : after.sent().by();
@@ -410,16 +367,12 @@ public final class ExchangeState {
       PersonId person,
       CallId call,
       boolean in) {
-    List<CallId> changed = new ArrayList<>(now.apply(person));
-    if (in) {
-      changed.add(call);
-    } else {
-      changed.remove(call);
-    }
+    List<CallId> before = now.apply(person);
+    List<CallId> changed = in ? Few.plus(before, call) : Few.without(before, call::equals);
     if (changed.isEmpty() && beneath == null) {
       index.remove(person);
     } else {
-      index.put(person, List.copyOf(changed));
+      index.put(person, changed);
     }
   }
 
