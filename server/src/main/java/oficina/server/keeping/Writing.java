@@ -47,11 +47,7 @@ final class Writing {
 
   /** Has it made. */
   void later(Change change) {
-    try {
-      work.execute(() -> untilMade(change));
-    } catch (RejectedExecutionException e) {
-      refused(e);
-    }
+    queue(() -> untilMade(change));
   }
 
   /**
@@ -60,16 +56,29 @@ final class Writing {
    * @return false when too much of it waits already: it is lost
    */
   boolean append(Path file, byte[] piece) {
-    if (sound.incrementAndGet() > MOST_SOUND) {
+    boolean taken = sound.incrementAndGet() <= MOST_SOUND && queue(() -> write(file, piece));
+    if (!taken) {
       sound.decrementAndGet();
+    }
+    return taken;
+  }
+
+  private void write(Path file, byte[] piece) {
+    try {
+      untilMade(() -> appendNow(file, piece));
+    } finally {
+      sound.decrementAndGet();
+    }
+  }
+
+  private boolean queue(Runnable task) {
+    try {
+      work.execute(task);
+      return true;
+    } catch (RejectedExecutionException e) {
+      refused(e);
       return false;
     }
-    later(
-        () -> {
-          appendNow(file, piece);
-          sound.decrementAndGet();
-        });
-    return true;
   }
 
   private void untilMade(Change change) {

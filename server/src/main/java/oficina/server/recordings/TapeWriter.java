@@ -64,11 +64,17 @@ final class TapeWriter implements Tap.Sink {
     if (!spool.append(label.place(), KeptSound.keep(chunk, filled))) {
       samples -= each;
       lost += each;
-    } else if (lost > 0) {
-      spool.mark(label.place(), new Mark(Mark.Kind.LOST, millis(samples - each), millis(lost), ""));
-      lost = 0;
+    } else {
+      markLost(samples - each);
     }
     filled = 0;
+  }
+
+  private void markLost(long before) {
+    if (lost > 0) {
+      spool.mark(label.place(), new Mark(Mark.Kind.LOST, millis(before), millis(lost), ""));
+      lost = 0;
+    }
   }
 
   private synchronized long at() {
@@ -105,6 +111,7 @@ final class TapeWriter implements Tap.Sink {
     if (filled > 0) {
       write();
     }
+    markLost(samples);
     over = true;
   }
 
