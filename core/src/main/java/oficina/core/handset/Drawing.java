@@ -12,10 +12,10 @@ import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.seen.Standpoint;
 import oficina.core.seen.Standpoint.Phase;
-import oficina.core.sound.Cadence;
-import oficina.core.sound.Tones;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
+import oficina.core.tones.Cadence;
+import oficina.core.tones.Tones;
 import org.jspecify.annotations.Nullable;
 
 /** Draws up what is to be seen and heard of a telephone. */

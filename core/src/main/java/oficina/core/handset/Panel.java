@@ -3,7 +3,7 @@ package oficina.core.handset;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import oficina.core.sound.Cadence;
+import oficina.core.tones.Cadence;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -3,6 +3,7 @@ package oficina.core.sound;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
+import oficina.core.tones.Goertzel;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -1,6 +1,7 @@
 package oficina.core.sound;
 
 import java.util.Random;
+import oficina.core.tones.Goertzel;
 
 /** Sound to compute with. */
 final class Sounds {

@@ -14,7 +14,7 @@ import oficina.core.people.CallerIdChoice;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

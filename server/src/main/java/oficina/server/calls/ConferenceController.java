@@ -5,7 +5,7 @@ import java.util.UUID;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.commands.ConferenceCommand;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;

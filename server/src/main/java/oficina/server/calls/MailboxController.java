@@ -4,7 +4,7 @@ import jakarta.validation.Valid;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.commands.SendCommand;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;

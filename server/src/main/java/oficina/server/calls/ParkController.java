@@ -9,7 +9,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.commands.SendCommand;
 import oficina.core.people.PersonId;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

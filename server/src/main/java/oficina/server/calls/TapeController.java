@@ -2,7 +2,7 @@ package oficina.server.calls;
 
 import oficina.core.call.CallId;
 import oficina.core.commands.CallCommand;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;

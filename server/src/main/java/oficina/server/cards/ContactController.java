@@ -15,7 +15,7 @@ import oficina.server.cards.ContactViews.ContactRow;
 import oficina.server.cards.ContactViews.ContactView;
 import oficina.server.contacts.Contacts;
 import oficina.server.office.OfficeData;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

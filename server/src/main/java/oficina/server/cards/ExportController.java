@@ -7,7 +7,7 @@ import oficina.core.contacts.Contact;
 import oficina.core.contacts.CsvFile;
 import oficina.core.contacts.VCardFile;
 import oficina.server.contacts.Contacts;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;

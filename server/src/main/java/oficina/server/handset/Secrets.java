@@ -1,7 +1,7 @@
 package oficina.server.handset;
 
 import oficina.core.people.PersonId;
-import oficina.server.signin.Tokens;
+import oficina.server.passwords.Tokens;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;

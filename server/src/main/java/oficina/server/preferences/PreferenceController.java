@@ -1,7 +1,7 @@
 package oficina.server.preferences;
 
 import jakarta.validation.Valid;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,6 +1,6 @@
 package oficina.server.push;
 
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;

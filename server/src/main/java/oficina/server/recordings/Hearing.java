@@ -1,10 +1,10 @@
 package oficina.server.recordings;
 
 import java.time.Duration;
+import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
 import oficina.server.recordings.LogStore.Deed;
 import oficina.server.recordings.RecordingStore.Recording;
-import oficina.server.signin.Employee;
 import oficina.server.time.MovableClock;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;

@@ -10,7 +10,7 @@ import java.util.List;
 import oficina.core.office.Settings;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

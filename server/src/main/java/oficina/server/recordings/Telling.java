@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.Properties;
 import oficina.core.call.CallId;
 import oficina.core.office.Settings.Announced;
-import oficina.core.sound.Tones;
+import oficina.core.tones.Tones;
 import oficina.server.office.OfficeData;
 import oficina.server.sound.SoundEngine;
 import oficina.server.speech.Sentence;

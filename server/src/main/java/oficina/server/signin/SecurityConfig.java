@@ -1,6 +1,8 @@
 package oficina.server.signin;
 
 import oficina.server.door.RequestLimits;
+import oficina.server.passwords.Employee;
+import oficina.server.passwords.Passwords;
 import oficina.server.problems.AnswerHeaders;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;

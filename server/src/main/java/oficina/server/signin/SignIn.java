@@ -1,6 +1,7 @@
 package oficina.server.signin;
 
 import java.time.Instant;
+import oficina.server.passwords.Employee;
 
 /**
  * Somebody's sign-in in one browser, from the password to the end.

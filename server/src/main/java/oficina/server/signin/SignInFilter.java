@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Optional;
 import oficina.server.door.RequestLimits;
+import oficina.server.passwords.Tokens;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
 import org.springframework.http.HttpStatus;

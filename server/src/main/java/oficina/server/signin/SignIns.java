@@ -19,6 +19,8 @@ import java.util.stream.Collectors;
 import oficina.core.people.PersonId;
 import oficina.server.door.Limits;
 import oficina.server.office.OfficeData;
+import oficina.server.passwords.Employee;
+import oficina.server.passwords.Tokens;
 import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;

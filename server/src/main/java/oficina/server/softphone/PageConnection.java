@@ -14,7 +14,7 @@ import oficina.core.people.PersonId;
 import oficina.core.sound.G711;
 import oficina.core.sound.JitterBuffer;
 import oficina.core.sound.Pcm;
-import oficina.core.sound.TelephoneEvents;
+import oficina.core.tones.TelephoneEvents;
 import oficina.server.door.PerSecond;
 import oficina.server.sound.SoundEnd;
 import org.bouncycastle.tls.DTLSTransport;

@@ -6,8 +6,8 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import oficina.core.call.CallId;
 import oficina.core.sound.Mixer;
 import oficina.core.sound.Pcm;
-import oficina.core.sound.Tones;
 import oficina.core.state.Listening.Sound;
+import oficina.core.tones.Tones;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -5,7 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import oficina.server.time.MovableClock;
 import oficina.server.uploads.Uploads;
 import oficina.server.uploads.WavUpload;

@@ -1,7 +1,7 @@
 package oficina.server.sound;
 
 import java.util.concurrent.CompletableFuture;
-import oficina.core.sound.HoldMusic;
+import oficina.core.tones.HoldMusic;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;

@@ -2,10 +2,10 @@ package oficina.server.standins;
 
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
-import oficina.core.sound.Goertzel;
 import oficina.core.sound.Level;
 import oficina.core.sound.Pcm;
 import oficina.core.sound.SpeechDetector;
+import oficina.core.tones.Goertzel;
 import oficina.server.sound.SoundEnd;
 import org.jspecify.annotations.Nullable;
 

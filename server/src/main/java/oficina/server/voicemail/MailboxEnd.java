@@ -5,7 +5,7 @@ import java.util.function.Consumer;
 import oficina.core.sound.Level;
 import oficina.core.sound.Pcm;
 import oficina.core.sound.SpeechDetector;
-import oficina.core.sound.Tones;
+import oficina.core.tones.Tones;
 import oficina.server.keeping.KeptSound;
 import oficina.server.sound.SoundEnd;
 

@@ -24,7 +24,7 @@ import oficina.core.people.PersonId;
 import oficina.core.people.Role;
 import oficina.server.Client;
 import oficina.server.TestServer;
-import oficina.server.signin.Employee;
+import oficina.server.passwords.Employee;
 import oficina.server.signin.SignIn;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

@@ -15,6 +15,7 @@ import oficina.core.people.Role;
 import oficina.server.door.Limits;
 import oficina.server.door.RequestLimits;
 import oficina.server.office.OfficeData;
+import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
 import org.junit.jupiter.api.Test;

@@ -8,9 +8,9 @@ import java.util.Deque;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.concurrent.locks.LockSupport;
-import oficina.core.sound.Goertzel;
 import oficina.core.sound.Level;
 import oficina.core.sound.Pcm;
+import oficina.core.tones.Goertzel;
 
 /** An end of sound that speaks a tone of its own and remembers what it hears. */
 final class Ear implements SoundEnd {

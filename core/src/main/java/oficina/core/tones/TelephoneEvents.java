@@ -1,4 +1,4 @@
-package oficina.core.sound;
+package oficina.core.tones;
 
 import org.jspecify.annotations.Nullable;
 

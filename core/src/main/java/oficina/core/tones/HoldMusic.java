@@ -1,4 +1,6 @@
-package oficina.core.sound;
+package oficina.core.tones;
+
+import oficina.core.sound.Pcm;
 
 /**
  * The music that waiting callers hear unless the office has uploaded its own: a slow piece of ours

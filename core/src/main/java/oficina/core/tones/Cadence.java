@@ -1,7 +1,8 @@
-package oficina.core.sound;
+package oficina.core.tones;
 
 import java.util.Arrays;
 import java.util.List;
+import oficina.core.sound.Pcm;
 
 /** A tone that comes and goes in a rhythm, as ITU-T E.180 describes the tones of telephony. */
 public record Cadence(List<Step> steps) {

@@ -1,4 +1,4 @@
-package oficina.core.sound;
+package oficina.core.tones;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

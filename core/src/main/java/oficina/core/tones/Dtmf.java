@@ -1,4 +1,4 @@
-package oficina.core.sound;
+package oficina.core.tones;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
@@ -41,13 +41,13 @@ public final class Tokens {
     }
   }
 
-  static @Nullable String read(HttpServletRequest request, String name) {
+  public static @Nullable String read(HttpServletRequest request, String name) {
     Cookie cookie = WebUtils.getCookie(request, name);
     return cookie == null || cookie.getValue().isEmpty() ? null : cookie.getValue();
   }
 
   /** Sets a cookie; an empty one that lives no time takes it away. */
-  static void write(
+  public static void write(
       HttpServletRequest request,
       HttpServletResponse response,
       String name,

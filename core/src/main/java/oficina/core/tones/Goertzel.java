@@ -1,4 +1,6 @@
-package oficina.core.sound;
+package oficina.core.tones;
+
+import oficina.core.sound.Pcm;
 
 /** How much of one frequency is in sound, by Goertzel's algorithm. */
 public final class Goertzel {

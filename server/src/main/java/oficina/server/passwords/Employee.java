@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import java.util.Locale;
 import oficina.core.exchange.Permissions;
@@ -13,11 +13,11 @@ import oficina.core.people.Role;
 public record Employee(PersonId id, String signInName, Role role, boolean mustChangePassword) {
 
   /** The role as the database and the API write it. */
-  String roleName() {
+  public String roleName() {
     return role.name().toLowerCase(Locale.ROOT);
   }
 
-  static Role role(String name) {
+  public static Role role(String name) {
     return Role.valueOf(name.toUpperCase(Locale.ROOT));
   }
 

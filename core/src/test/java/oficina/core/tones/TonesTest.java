@@ -1,10 +1,12 @@
-package oficina.core.sound;
+package oficina.core.tones;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Arrays;
 import java.util.List;
+import oficina.core.sound.Level;
+import oficina.core.sound.Pcm;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import java.time.Instant;
 import java.util.List;
@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** In which browsers people have signed in, and where wrong passwords were tried. */
 @Repository
-class BrowserStore {
+public class BrowserStore {
   private final JdbcClient jdbc;
 
   BrowserStore(JdbcClient jdbc) {
@@ -23,7 +23,7 @@ class BrowserStore {
    *
    * @param place network address of the last
    */
-  record Failed(int times, Instant last, String place) {}
+  public record Failed(int times, Instant last, String place) {}
 
   void known(BiConsumer<String, PersonId> each) {
     jdbc.sql("select token_hash, person_id from known_browser")

@@ -1,9 +1,9 @@
-package oficina.core.sound;
+package oficina.core.tones;
 
-import static oficina.core.sound.Cadence.beating;
-import static oficina.core.sound.Cadence.of;
-import static oficina.core.sound.Cadence.pause;
-import static oficina.core.sound.Cadence.tone;
+import static oficina.core.tones.Cadence.beating;
+import static oficina.core.tones.Cadence.of;
+import static oficina.core.tones.Cadence.pause;
+import static oficina.core.tones.Cadence.tone;
 
 import java.util.List;
 

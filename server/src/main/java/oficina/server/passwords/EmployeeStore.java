@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import java.util.Optional;
 import oficina.core.people.PersonId;
@@ -8,7 +8,7 @@ import org.springframework.stereotype.Repository;
 
 /** Who may sign in, and with what. */
 @Repository
-class EmployeeStore {
+public class EmployeeStore {
   private final JdbcClient jdbc;
 
   EmployeeStore(JdbcClient jdbc) {
@@ -42,14 +42,14 @@ class EmployeeStore {
         .optional();
   }
 
-  void password(PersonId person, String hash) {
+  public void password(PersonId person, String hash) {
     jdbc.sql("update person set password_hash = ?, must_change_password = false where id = ?")
         .params(hash, person.value())
         .update();
   }
 
   /** Whether the first-run tips were put away; nobody is shown them while the database is away. */
-  boolean tipsSeen(PersonId person) {
+  public boolean tipsSeen(PersonId person) {
     try {
       return jdbc.sql("select tips_seen from person where id = ?")
           .param(person.value())
@@ -60,7 +60,7 @@ class EmployeeStore {
     }
   }
 
-  void tipsSeen(PersonId person, boolean seenThem) {
+  public void tipsSeen(PersonId person, boolean seenThem) {
     jdbc.sql("update person set tips_seen = ? where id = ?")
         .params(seenThem, person.value())
         .update();

@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import java.text.Normalizer;
 import java.time.Duration;
@@ -7,8 +7,8 @@ import java.util.Locale;
 import java.util.Optional;
 import oficina.core.passwords.PasswordRules;
 import oficina.core.passwords.PasswordRules.Weakness;
+import oficina.server.passwords.EmployeeStore.Account;
 import oficina.server.problems.Problem;
-import oficina.server.signin.EmployeeStore.Account;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -46,8 +46,8 @@ public class Passwords {
    * @param origin network address
    * @param browser what the browser shows to be known again; null when it has nothing
    */
-  record From(String origin, @Nullable String browser) {
-    String browserHash() {
+  public record From(String origin, @Nullable String browser) {
+    public String browserHash() {
       return browser == null ? "" : Tokens.hash(browser);
     }
   }
@@ -57,7 +57,7 @@ public class Passwords {
    *
    * @throws Problem when they are nobody's, or it was tried too often
    */
-  Employee check(String name, String password, From from) {
+  public Employee check(String name, String password, From from) {
     boolean stranger = !browsers.isKnown(from.browserHash());
     if (stranger) {
       refuseIfToWait(slowDown.wait(from.origin()));
@@ -71,7 +71,7 @@ public class Passwords {
    *
    * @throws Problem when they do not
    */
-  void checkPresent(Employee me, String password, From from) {
+  public void checkPresent(Employee me, String password, From from) {
     try {
       check(me.signInName(), password, from);
     } catch (WrongPasswordException e) {

@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import java.util.Map;
 import java.util.Set;
@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
  * Known in memory: a stranger who makes cookies up is told from them without asking the database.
  */
 @Component
-class KnownBrowsers {
+public class KnownBrowsers {
   /** Nobody works in more; each one that is not shown a cookie from before is a new one. */
   private static final int MOST_OF_ONE = 50;
 
@@ -60,7 +60,7 @@ class KnownBrowsers {
    *
    * @return what was tried since the last time in other browsers than this one; null when nothing
    */
-  BrowserStore.@Nullable Failed signedIn(PersonId person, String browserHash) {
+  public BrowserStore.@Nullable Failed signedIn(PersonId person, String browserHash) {
     BrowserStore.Failed failed = store.signedIn(person, browserHash, clock.instant());
     remember(browserHash, person);
     store.forgetOldest(person, MOST_OF_ONE).forEach(each -> forget(each, person));

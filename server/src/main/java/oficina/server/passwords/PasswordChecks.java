@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwords;
 
 import jakarta.annotation.PreDestroy;
 import java.lang.management.ManagementFactory;
