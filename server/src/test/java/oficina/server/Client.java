@@ -172,7 +172,8 @@ public final class Client implements AutoCloseable {
   }
 
   public String cookie(String name) {
-    return cookies.getCookieStore().getCookies().stream()
+    // A copy: several threads may use this client at once.
+    return cookies.getCookieStore().get(URI.create(address)).stream()
         .filter(cookie -> cookie.getName().equals(name))
         .map(HttpCookie::getValue)
         .findFirst()
