@@ -375,36 +375,4 @@ class RulesTest {
         .as("whoever was called for help may call back")
         .isNotNull();
   }
-
-  @Test
-  void faults_say_what_is_wrong() {
-    Destination bram = Destination.to(TO_BRAM);
-    decide(
-        ME,
-        rule(Situation.BUSY, Callers.ANYBODY, bram),
-        rule(Situation.BUSY, of(Callers.Kind.INSIDE), Destination.REFUSE),
-        rule(Situation.NO_ANSWER, Callers.ANYBODY, Destination.RING),
-        rule(Situation.OFF_DUTY, Callers.ANYBODY, Destination.to(ME)),
-        rule(Situation.NOT_THERE, Callers.ANYBODY, Destination.to(new Party.Nobody("299"))),
-        rule(Situation.ALWAYS, of(Callers.Kind.INSIDE), Destination.to(new Party.Emergency("999"))),
-        rule(
-            Situation.ALWAYS,
-            of(Callers.Kind.OUTSIDE),
-            Destination.to(new Party.Mailbox(TO_BRAM))));
-    assertThat(new RuleCheck(scene.exchange.office()).faults(ME))
-        .extracting(RuleCheck.Fault::kind)
-        .containsExactly(
-            RuleCheck.Kind.NEVER_REACHED,
-            RuleCheck.Kind.RINGS_ALREADY,
-            RuleCheck.Kind.TO_ONESELF,
-            RuleCheck.Kind.NOT_IN_USE,
-            RuleCheck.Kind.NOT_FOR_OTHERS,
-            RuleCheck.Kind.NO_MAILBOX);
-    decide(
-        ME,
-        new CallRules(
-            List.of(), List.of(new CallRules.Ring(List.of(), Duration.ofSeconds(9))), null));
-    assertThat(new RuleCheck(scene.exchange.office()).faults(ME).get(0).kind())
-        .isEqualTo(RuleCheck.Kind.RINGS_NOBODY);
-  }
 }
