@@ -1,6 +1,6 @@
 package oficina.core.call;
 
-/** How far the line to it has come. */
+/** How far the line to a telephone outside has come that is one of somebody's devices. */
 public enum PhoneStage {
   /** The public network sets the line up. */
   SETTING_UP,

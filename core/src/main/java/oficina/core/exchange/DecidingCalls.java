@@ -5,18 +5,20 @@ import org.jspecify.annotations.Nullable;
 
 /** Who decides on what is asked for a call of one's own. */
 final class DecidingCalls implements CallCommand.Cases<@Nullable Refusal> {
-  private final Draft draft;
   private final Mine mine;
   private final Placing placing;
   private final Handling handling;
   private final Tapes tapes;
+  private final PickUps pickUps;
+  private final Delegating delegating;
 
   DecidingCalls(Draft draft) {
-    this.draft = draft;
     mine = new Mine(draft);
     placing = new Placing(draft);
     handling = new Handling(draft);
     tapes = new Tapes(draft);
+    pickUps = new PickUps(draft);
+    delegating = new Delegating(draft);
   }
 
   @Override
@@ -66,12 +68,12 @@ final class DecidingCalls implements CallCommand.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(CallCommand.PickUp c) {
-    return new PickUps(draft).pickUp(c);
+    return pickUps.pickUp(c);
   }
 
   @Override
   public @Nullable Refusal of(CallCommand.TakeOver c) {
-    return new Delegating(draft).takeOver(c);
+    return delegating.takeOver(c);
   }
 
   @Override

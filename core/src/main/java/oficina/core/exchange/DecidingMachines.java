@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import java.util.function.BiConsumer;
 import oficina.core.commands.MachineCommand;
 import oficina.core.exchange.Refusal.Reason;
 import oficina.core.state.Call;
@@ -20,17 +21,14 @@ final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> 
     welcomes = new Welcomes(draft);
   }
 
-  private interface OnLeg {
-    void happens(Call call, Connection leg);
-  }
-
-  private @Nullable Refusal atMailbox(MachineCommand.ByMailbox command, OnLeg what) {
+  private @Nullable Refusal atMailbox(
+      MachineCommand.ByMailbox command, BiConsumer<Call, Connection> what) {
     Call call = draft.call(command.call());
     Connection mailbox = call == null ? null : call.mailbox();
     if (mailbox == null || mailbox.leg() != command.leg()) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
-    what.happens(call, mailbox);
+    what.accept(call, mailbox);
     return null;
   }
 

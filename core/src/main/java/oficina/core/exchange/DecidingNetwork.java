@@ -1,5 +1,7 @@
 package oficina.core.exchange;
 
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import oficina.core.call.Cause;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.events.ReachEvent;
@@ -29,20 +31,14 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
     tapes = new Tapes(draft);
   }
 
-  private interface OnLeg {
-    void happens(Call call, Connection leg);
-  }
-
-  private interface OnPhone {
-    void happens(OutsidePhone phone);
-  }
-
   /** A line leads to a party of a call, or to a telephone that is one of somebody's devices. */
   private @Nullable Refusal byNetwork(
-      NetworkCommand.ByNetwork command, OnLeg what, OnPhone atPhone) {
+      NetworkCommand.ByNetwork command,
+      BiConsumer<Call, Connection> what,
+      Consumer<OutsidePhone> atPhone) {
     OutsidePhone phone = draft.state.outsidePhoneOn(command.call());
     if (phone != null) {
-      atPhone.happens(phone);
+      atPhone.accept(phone);
       return null;
     }
     Call call = draft.call(command.call());
@@ -50,7 +46,7 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
     if (connection == null || !connection.party().usesOutsideLine()) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
-    what.happens(call, connection);
+    what.accept(call, connection);
     return null;
   }
 

@@ -32,7 +32,6 @@ public class Spool<L, M> {
   private final Path directory;
   private final Class<L> labels;
   private final Class<M> marks;
-
   private final Writing writing;
 
   /**
