@@ -26,8 +26,7 @@ class OfficeOverHttpTest {
 
   private static Client newcomer(String signIn) {
     Client client = new Client(TestServer.get().address());
-    assertThat(client.post("/api/session", Map.of("name", signIn, "password", GIVEN)).status())
-        .isEqualTo(200);
+    assertThat(client.signIn(signIn, GIVEN).status()).isEqualTo(200);
     return client;
   }
 
