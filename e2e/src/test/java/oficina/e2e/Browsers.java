@@ -125,7 +125,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     warm.unrouteAll();
     warm.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
     warm.setViewportSize(1280, 800);
-    warm.navigate(address + "/mark.svg");
+    warm.navigate("about:blank");
   }
 
   /** Somebody whose microphone hears a tone of this frequency, and nothing else. */
