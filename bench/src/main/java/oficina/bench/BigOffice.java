@@ -11,7 +11,7 @@ import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.commands.Command;
 import oficina.core.commands.OfficeCommand;
-import oficina.core.exchange.Decision;
+import oficina.core.decision.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;

@@ -7,7 +7,7 @@ import oficina.core.call.DeviceId;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Decision;
+import oficina.core.decision.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings;

@@ -12,7 +12,7 @@ import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.commands.SendCommand;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.exchange.Decision;
+import oficina.core.decision.Decision;
 import oficina.core.exchange.Exchange;
 import oficina.core.history.CallRecords;
 import oficina.core.numbers.Dialled;

@@ -11,7 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import oficina.core.contacts.Draft;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.decision.Refusal.Reason;
 import oficina.core.notices.Notice;
 import oficina.core.numbers.Dialled;
 import oficina.core.passwords.PasswordRules;

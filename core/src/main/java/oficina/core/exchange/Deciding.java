@@ -3,6 +3,7 @@ package oficina.core.exchange;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.commands.ConferenceCommand;
@@ -10,8 +11,13 @@ import oficina.core.commands.MachineCommand;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.commands.SendCommand;
-import oficina.core.exchange.Decision.Accepted;
+import oficina.core.decision.Decision;
+import oficina.core.decision.Decision.Accepted;
+import oficina.core.decision.Refusal;
+import oficina.core.draft.Draft;
 import oficina.core.office.Office;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
 
@@ -21,22 +27,22 @@ import org.jspecify.annotations.Nullable;
  */
 final class Deciding implements Command.Cases<@Nullable Refusal> {
   private final ExchangeState state;
-  private final Draft draft;
-  private final OutsidePhones phones;
+  private final Services services;
 
   /** What follows whatever was decided, in this order. */
   private final List<Runnable> followUps;
 
   Deciding(ExchangeState state, Office office, Instant now) {
     this.state = state;
-    draft = new Draft(state, office, now);
-    phones = new OutsidePhones(draft);
-    followUps = List.of(phones::letGo, new CallBacks(draft)::advance, new Tapes(draft)::followUp);
+    services = Services.with(new Draft(state, office, now));
+    followUps =
+        List.of(
+            services.phones()::letGo, services.callBacks()::advance, services.tapes()::followUp);
   }
 
   /** What the decision works on. */
   Draft draft() {
-    return draft;
+    return services.then().draft();
   }
 
   Decision decide(Command command) {
@@ -48,47 +54,52 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
       return refusal;
     }
     followUps.forEach(Runnable::run);
-    return new Accepted(draft.events());
+    return new Accepted(draft().events());
   }
 
   private @Nullable Refusal notThere(Command command) {
     return command instanceof Command.AtDevice at && !(at instanceof Command.RingsOutside)
-        ? phones.mustBeThere(at.person(), at.device())
+        ? services.phones().mustBeThere(at.person(), at.device())
         : null;
+  }
+
+  /** This party turns the call away, or is gone for another reason. */
+  void gone(Call call, Connection leaving, Cause cause) {
+    services.then().clearing().gone(call, leaving, cause);
   }
 
   /** Has happen what is due in this call. */
   void timeIsUp(CallId id) {
-    new Timers(draft).timeIsUp(id);
+    new Timers(services).timeIsUp(id);
   }
 
   @Override
   public @Nullable Refusal of(CallCommand command) {
-    return command.accept(new DecidingCalls(draft));
+    return command.accept(new DecidingCalls(services));
   }
 
   @Override
   public @Nullable Refusal of(SendCommand command) {
-    return command.accept(new DecidingSends(draft));
+    return command.accept(new DecidingSends(services));
   }
 
   @Override
   public @Nullable Refusal of(ConferenceCommand command) {
-    return command.accept(new DecidingConferences(draft));
+    return command.accept(new DecidingConferences(services));
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand command) {
-    return command.accept(new DecidingMachines(draft));
+    return command.accept(new DecidingMachines(services));
   }
 
   @Override
   public @Nullable Refusal of(NetworkCommand command) {
-    return command.accept(new DecidingNetwork(draft));
+    return command.accept(new DecidingNetwork(services));
   }
 
   @Override
   public @Nullable Refusal of(OfficeCommand command) {
-    return command.accept(new DecidingOffice(state, draft));
+    return command.accept(new DecidingOffice(state, services));
   }
 }

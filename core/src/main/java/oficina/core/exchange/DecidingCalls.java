@@ -1,6 +1,13 @@
 package oficina.core.exchange;
 
 import oficina.core.commands.CallCommand;
+import oficina.core.decision.Refusal;
+import oficina.core.machines.Tapes;
+import oficina.core.services.Delegating;
+import oficina.core.services.Handling;
+import oficina.core.services.PickUps;
+import oficina.core.services.Placing;
+import oficina.core.services.Talking;
 import org.jspecify.annotations.Nullable;
 
 /** Who decides on what is asked for a call of one's own. */
@@ -8,17 +15,19 @@ final class DecidingCalls implements CallCommand.Cases<@Nullable Refusal> {
   private final Mine mine;
   private final Placing placing;
   private final Handling handling;
+  private final Talking talking;
   private final Tapes tapes;
   private final PickUps pickUps;
   private final Delegating delegating;
 
-  DecidingCalls(Draft draft) {
-    mine = new Mine(draft);
-    placing = new Placing(draft);
-    handling = new Handling(draft);
-    tapes = new Tapes(draft);
-    pickUps = new PickUps(draft);
-    delegating = new Delegating(draft);
+  DecidingCalls(Services with) {
+    mine = new Mine(with.then().draft());
+    placing = with.placing();
+    handling = with.handling();
+    talking = with.talking();
+    tapes = with.tapes();
+    pickUps = with.pickUps();
+    delegating = with.delegating();
   }
 
   @Override
@@ -48,17 +57,17 @@ final class DecidingCalls implements CallCommand.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(CallCommand.Hold c) {
-    return mine.decide(c, handling::hold);
+    return mine.decide(c, talking::hold);
   }
 
   @Override
   public @Nullable Refusal of(CallCommand.Retrieve c) {
-    return mine.decide(c, handling::retrieve);
+    return mine.decide(c, talking::retrieve);
   }
 
   @Override
   public @Nullable Refusal of(CallCommand.Mute c) {
-    return mine.decide(c, (call, mine) -> handling.mute(call, mine, c.on()));
+    return mine.decide(c, (call, mine) -> talking.mute(call, mine, c.on()));
   }
 
   @Override
@@ -78,7 +87,7 @@ final class DecidingCalls implements CallCommand.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(CallCommand.SendDigits c) {
-    return mine.decide(c, (call, mine) -> handling.sendDigits(call, mine, c.digits()));
+    return mine.decide(c, (call, mine) -> talking.sendDigits(call, mine, c.digits()));
   }
 
   @Override

@@ -1,6 +1,8 @@
 package oficina.core.exchange;
 
 import oficina.core.commands.ConferenceCommand;
+import oficina.core.decision.Refusal;
+import oficina.core.services.Conferencing;
 import org.jspecify.annotations.Nullable;
 
 /** Who decides on what is asked for a conference. */
@@ -8,9 +10,9 @@ final class DecidingConferences implements ConferenceCommand.Cases<@Nullable Ref
   private final Mine mine;
   private final Conferencing conferencing;
 
-  DecidingConferences(Draft draft) {
-    mine = new Mine(draft);
-    conferencing = new Conferencing(draft);
+  DecidingConferences(Services with) {
+    mine = new Mine(with.then().draft());
+    conferencing = with.conferencing();
   }
 
   @Override

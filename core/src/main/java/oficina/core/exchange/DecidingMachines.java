@@ -2,7 +2,12 @@ package oficina.core.exchange;
 
 import java.util.function.BiConsumer;
 import oficina.core.commands.MachineCommand;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.decision.Refusal;
+import oficina.core.decision.Refusal.Reason;
+import oficina.core.draft.Draft;
+import oficina.core.machines.Attendants;
+import oficina.core.machines.Mailboxes;
+import oficina.core.machines.Welcomes;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import org.jspecify.annotations.Nullable;
@@ -14,11 +19,11 @@ final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> 
   private final Attendants attendants;
   private final Welcomes welcomes;
 
-  DecidingMachines(Draft draft) {
-    this.draft = draft;
-    mailboxes = new Mailboxes(draft);
-    attendants = new Attendants(draft);
-    welcomes = new Welcomes(draft);
+  DecidingMachines(Services with) {
+    draft = with.then().draft();
+    mailboxes = with.mailboxes();
+    attendants = with.attendants();
+    welcomes = with.welcomes();
   }
 
   private @Nullable Refusal atMailbox(

@@ -4,9 +4,18 @@ import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import oficina.core.call.Cause;
 import oficina.core.commands.NetworkCommand;
+import oficina.core.decision.Refusal;
+import oficina.core.decision.Refusal.Reason;
+import oficina.core.draft.Answering;
+import oficina.core.draft.Clearing;
+import oficina.core.draft.Draft;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.machines.Mailboxes;
+import oficina.core.machines.Tapes;
+import oficina.core.services.OutsidePhones;
+import oficina.core.services.Placing;
+import oficina.core.services.TakingByKey;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -16,19 +25,23 @@ import org.jspecify.annotations.Nullable;
 /** Who decides on what the public network reports. */
 final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
   private final Draft draft;
+  private final Clearing clearing;
+  private final Answering answering;
   private final Placing placing;
   private final OutsidePhones phones;
   private final TakingByKey byKey;
   private final Mailboxes mailboxes;
   private final Tapes tapes;
 
-  DecidingNetwork(Draft draft) {
-    this.draft = draft;
-    placing = new Placing(draft);
-    phones = new OutsidePhones(draft);
-    byKey = new TakingByKey(draft);
-    mailboxes = new Mailboxes(draft);
-    tapes = new Tapes(draft);
+  DecidingNetwork(Services with) {
+    draft = with.then().draft();
+    clearing = with.then().clearing();
+    answering = with.then().answering();
+    placing = with.placing();
+    phones = with.phones();
+    byKey = with.byKey();
+    mailboxes = with.mailboxes();
+    tapes = with.tapes();
   }
 
   /** A line leads to a party of a call, or to a telephone that is one of somebody's devices. */
@@ -68,14 +81,16 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
   @Override
   public @Nullable Refusal of(NetworkCommand.NetworkFails c) {
     return byNetwork(
-        c, (call, leg) -> draft.gone(call, leg, c.cause()), phone -> phones.gone(phone, c.cause()));
+        c,
+        (call, leg) -> clearing.gone(call, leg, c.cause()),
+        phone -> phones.gone(phone, c.cause()));
   }
 
   @Override
   public @Nullable Refusal of(NetworkCommand.NetworkClears c) {
     return byNetwork(
         c,
-        (call, leg) -> draft.gone(call, leg, Cause.NORMAL),
+        (call, leg) -> clearing.gone(call, leg, Cause.NORMAL),
         phone -> phones.gone(phone, Cause.NORMAL));
   }
 
@@ -110,7 +125,7 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
     if (leg.answered() || byKey.asks(call, leg)) {
       return;
     }
-    draft.establish(call, leg, null);
+    answering.establish(call, leg, null);
     if (!call.afterAnswer().isEmpty()) {
       draft.emit(new TalkEvent.DigitsSent(call.id(), draft.now, leg.leg(), call.afterAnswer()));
     }

@@ -2,6 +2,13 @@ package oficina.core.exchange;
 
 import oficina.core.call.CallId;
 import oficina.core.commands.OfficeCommand;
+import oficina.core.decision.Refusal;
+import oficina.core.draft.Draft;
+import oficina.core.services.CallBacks;
+import oficina.core.services.Devices;
+import oficina.core.services.Handling;
+import oficina.core.services.OutsidePhones;
+import oficina.core.services.Statuses;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
@@ -21,15 +28,15 @@ final class DecidingOffice implements OfficeCommand.Cases<@Nullable Refusal> {
   /**
    * @param state before the decision, which alone knows what is due
    */
-  DecidingOffice(ExchangeState state, Draft draft) {
+  DecidingOffice(ExchangeState state, Services with) {
     this.state = state;
-    this.draft = draft;
-    handling = new Handling(draft);
-    callBacks = new CallBacks(draft);
-    devices = new Devices(draft);
-    statuses = new Statuses(draft);
-    phones = new OutsidePhones(draft);
-    timers = new Timers(draft);
+    draft = with.then().draft();
+    handling = with.handling();
+    callBacks = with.callBacks();
+    devices = with.devices();
+    statuses = with.statuses();
+    phones = with.phones();
+    timers = new Timers(with);
   }
 
   @Override

@@ -1,7 +1,13 @@
 package oficina.core.exchange;
 
 import oficina.core.commands.SendCommand;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.decision.Refusal;
+import oficina.core.decision.Refusal.Reason;
+import oficina.core.draft.Draft;
+import oficina.core.machines.Mailboxes;
+import oficina.core.services.CallBacks;
+import oficina.core.services.Parking;
+import oficina.core.services.Sending;
 import oficina.core.state.Call;
 import org.jspecify.annotations.Nullable;
 
@@ -14,13 +20,13 @@ final class DecidingSends implements SendCommand.Cases<@Nullable Refusal> {
   private final Mailboxes mailboxes;
   private final CallBacks callBacks;
 
-  DecidingSends(Draft draft) {
-    this.draft = draft;
-    mine = new Mine(draft);
-    sending = new Sending(draft);
-    parking = new Parking(draft);
-    mailboxes = new Mailboxes(draft);
-    callBacks = new CallBacks(draft);
+  DecidingSends(Services with) {
+    draft = with.then().draft();
+    mine = new Mine(with.then().draft());
+    sending = with.sending();
+    parking = with.parking();
+    mailboxes = with.mailboxes();
+    callBacks = with.callBacks();
   }
 
   @Override

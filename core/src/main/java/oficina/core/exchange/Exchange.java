@@ -4,9 +4,14 @@ import java.time.Instant;
 import java.util.List;
 import oficina.core.commands.Command;
 import oficina.core.commands.OfficeCommand;
+import oficina.core.decision.Decision;
+import oficina.core.draft.Consequences;
+import oficina.core.draft.Draft;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
+import oficina.core.services.ActedFor;
+import oficina.core.services.Delegating;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
@@ -48,14 +53,14 @@ public final class Exchange {
    * @param call one they have a part in, or have sent on
    */
   public Offers offers(Call call, PersonId person) {
-    return new Offering(new Draft(state, office, Instant.MAX)).of(call, person);
+    return new Offering(Services.with(new Draft(state, office, Instant.MAX))).of(call, person);
   }
 
   /** The calls of others that concern this person by delegation, the oldest first. */
   public List<ActedFor> actedFor(PersonId person) {
     return office.delegations().counterparts(person).isEmpty()
         ? List.of() // as for most people, whose desks are drawn with every event
-        : new Delegating(new Draft(state, office, Instant.MAX)).seenBy(person);
+        : new Delegating(Consequences.of(new Draft(state, office, Instant.MAX))).seenBy(person);
   }
 
   /** Carries out what was decided, or what is replayed. */

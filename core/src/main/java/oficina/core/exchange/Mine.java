@@ -1,8 +1,11 @@
 package oficina.core.exchange;
 
 import oficina.core.commands.Command;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.decision.Refusal;
+import oficina.core.decision.Refusal.Reason;
+import oficina.core.draft.Draft;
 import oficina.core.people.PersonId;
+import oficina.core.services.Sending;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import org.jspecify.annotations.Nullable;

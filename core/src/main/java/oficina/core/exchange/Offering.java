@@ -3,8 +3,19 @@ package oficina.core.exchange;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.decision.Refusal;
+import oficina.core.draft.Draft;
+import oficina.core.draft.Refusals;
 import oficina.core.exchange.Offers.Service;
+import oficina.core.machines.Mailboxes;
+import oficina.core.machines.Tapes;
 import oficina.core.people.PersonId;
+import oficina.core.services.CallBacks;
+import oficina.core.services.Conferencing;
+import oficina.core.services.Handling;
+import oficina.core.services.Parking;
+import oficina.core.services.Sending;
+import oficina.core.services.Talking;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -15,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 final class Offering {
   private final Draft draft;
   private final Handling handling;
+  private final Talking talking;
   private final Sending sending;
   private final Parking parking;
   private final Conferencing conferencing;
@@ -23,15 +35,16 @@ final class Offering {
   private final Tapes tapes;
   private final List<Service> services = new ArrayList<>();
 
-  Offering(Draft draft) {
-    this.draft = draft;
-    handling = new Handling(draft);
-    sending = new Sending(draft);
-    parking = new Parking(draft);
-    conferencing = new Conferencing(draft);
-    callBacks = new CallBacks(draft);
-    mailboxes = new Mailboxes(draft);
-    tapes = new Tapes(draft);
+  Offering(Services with) {
+    draft = with.then().draft();
+    handling = with.handling();
+    talking = with.talking();
+    sending = with.sending();
+    parking = with.parking();
+    conferencing = with.conferencing();
+    callBacks = with.callBacks();
+    mailboxes = with.mailboxes();
+    tapes = with.tapes();
   }
 
   private void offer(Service service, @Nullable Refusal refusal) {
@@ -93,11 +106,11 @@ final class Offering {
     }
     boolean held = mine.state() == ConnectionState.HOLD;
     if (held) {
-      offer(Service.RETRIEVE, handling.mayRetrieve(mine));
+      offer(Service.RETRIEVE, talking.mayRetrieve(mine));
     } else {
-      offer(Service.HOLD, handling.mayHold(call, mine));
-      offer(mine.muted() ? Service.UNMUTE : Service.MUTE, handling.mayMute(call, mine));
-      offer(Service.TRANSFER, Sending.twoParties(call));
+      offer(Service.HOLD, talking.mayHold(call, mine));
+      offer(mine.muted() ? Service.UNMUTE : Service.MUTE, talking.mayMute(call, mine));
+      offer(Service.TRANSFER, Refusals.twoParties(call));
     }
     offer(Service.PARK, parking.mayPark(call));
     if (!held || mine.tape().on()) {
@@ -113,7 +126,7 @@ final class Offering {
     if (call.conversation()) {
       offer(Service.MOVE_HERE, handling.mayMove(mine));
     }
-    offer(Service.DIGITS, handling.maySendDigits(call, mine));
+    offer(Service.DIGITS, talking.maySendDigits(call, mine));
     offer(Service.CALL_BACK, callBacks.mayRequest(call, mine));
     offer(Service.TO_MAILBOX, mailboxes.mayTakeMessage(call, mine));
     offer(Service.END_FOR_ALL, Conferencing.mayEndForAll(call, mine));
@@ -158,9 +171,9 @@ final class Offering {
   /** Speaking with the other one in turn. */
   private void swap(Call call, Connection mine, Call waits) {
     if (mine.state() == ConnectionState.HOLD) {
-      offer(Service.RETRIEVE, handling.mayRetrieve(mine));
+      offer(Service.RETRIEVE, talking.mayRetrieve(mine));
     } else if (call.conversation()) {
-      offer(Service.SWAP, handling.mayRetrieve(waits.of(who(mine))));
+      offer(Service.SWAP, talking.mayRetrieve(waits.of(who(mine))));
     }
   }
 

@@ -2,7 +2,13 @@ package oficina.core.exchange;
 
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
+import oficina.core.draft.Clearing;
+import oficina.core.draft.Draft;
 import oficina.core.events.TalkEvent;
+import oficina.core.machines.Mailboxes;
+import oficina.core.services.CallBacks;
+import oficina.core.services.Devices;
+import oficina.core.services.Parking;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -10,17 +16,19 @@ import oficina.core.state.ConnectionState;
 /** What happens in a call when time is up. */
 final class Timers {
   private final Draft draft;
+  private final Clearing clearing;
   private final CallBacks callBacks;
   private final Parking parking;
   private final Devices devices;
   private final Mailboxes mailboxes;
 
-  Timers(Draft draft) {
-    this.draft = draft;
-    callBacks = new CallBacks(draft);
-    parking = new Parking(draft);
-    devices = new Devices(draft);
-    mailboxes = new Mailboxes(draft);
+  Timers(Services with) {
+    draft = with.then().draft();
+    clearing = with.then().clearing();
+    callBacks = with.callBacks();
+    parking = with.parking();
+    devices = with.devices();
+    mailboxes = with.mailboxes();
   }
 
   /** Has happen what is due in this call. */
@@ -35,7 +43,7 @@ final class Timers {
       return;
     }
     if (call.failure() != null && !call.failure().until().isAfter(draft.now)) {
-      draft.end(call, call.failure().cause());
+      clearing.end(call, call.failure().cause());
       return;
     }
     for (Connection connection : call.connections()) {
@@ -53,7 +61,7 @@ final class Timers {
       if (connection.state() == ConnectionState.HOLD) {
         draft.emit(new TalkEvent.HoldReminded(id, draft.now, connection.leg()));
       } else {
-        draft.gone(draft.call(id), connection, Cause.NO_ANSWER);
+        clearing.gone(draft.call(id), connection, Cause.NO_ANSWER);
       }
     }
   }

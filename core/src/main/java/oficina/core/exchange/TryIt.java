@@ -10,6 +10,7 @@ import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
 import oficina.core.commands.Command;
+import oficina.core.decision.Refusal;
 import oficina.core.events.DeviceEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.StatusEvent;
@@ -89,7 +90,7 @@ public final class TryIt {
       deciding = new Deciding(deciding.draft().state, office, call.due());
       Connection own = given == Given.DECLINES && whom != null ? call.of(whom) : null;
       if (own != null && own.rings()) {
-        deciding.draft().gone(call, own, Cause.DECLINED);
+        deciding.gone(call, own, Cause.DECLINED);
       } else {
         deciding.timeIsUp(TRIED);
       }

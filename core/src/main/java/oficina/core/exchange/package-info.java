@@ -1,8 +1,8 @@
 /**
- * The services of the exchange: what is done or refused when somebody asks. Begin with {@link
- * oficina.core.exchange.Deciding}; where a call goes that nobody takes is {@link
- * oficina.core.exchange.Onward}. Deciding has no side effect, and what is offered is asked of the
- * guards that refuse.
+ * The exchange itself: begin with {@link oficina.core.exchange.Exchange}. {@link
+ * oficina.core.exchange.Deciding} finds who decides and what follows from every decision; {@link
+ * oficina.core.exchange.Services} has the services, each once. Deciding has no side effect, and
+ * what is offered is asked of the guards that refuse.
  */
 @NullMarked
 package oficina.core.exchange;

@@ -309,7 +309,7 @@ public final class Walk {
     List<Party> who = people.stream().<Party>map(Party.Employee::new).toList();
     stations.add(new Station(Kind.RINGS, line, null, null, who, time));
     if (!sentOn) {
-      ways.add(new Way(new Way.ByRules(line), Way.Reason.BY_RULE));
+      ways.add(Ways.byRules(line));
     }
     return new Route.Ring(people, line, time, /* outside= */ List.of());
   }
@@ -368,7 +368,7 @@ public final class Walk {
       ways.add(new Way(new Way.NextRing(owner, place + 1), Way.Reason.BY_RULE));
     }
     if (!sentOn) {
-      ways.add(new Way(new Way.ByRules(owner), Way.Reason.BY_RULE));
+      ways.add(Ways.byRules(owner));
     }
     return new Route.Ring(List.copyOf(people), owner, time, outside);
   }

@@ -12,9 +12,10 @@ import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.commands.MachineCommand;
 import oficina.core.commands.SendCommand;
+import oficina.core.decision.Refusal.Reason;
 import oficina.core.events.TalkEvent;
-import oficina.core.exchange.Refusal.Reason;
 import oficina.core.history.Part.Result;
+import oficina.core.machines.Attendants;
 import oficina.core.state.ConnectionState;
 import org.junit.jupiter.api.Test;
 

@@ -15,7 +15,8 @@ import oficina.core.call.Party;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.OfficeCommand;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.decision.Refusal;
+import oficina.core.decision.Refusal.Reason;
 import oficina.core.history.Part;
 import oficina.core.history.ToReturn;
 import oficina.core.people.CallerIdChoice;
@@ -26,6 +27,7 @@ import oficina.core.rules.Callers;
 import oficina.core.rules.Destination;
 import oficina.core.rules.Rule;
 import oficina.core.rules.Situation;
+import oficina.core.services.ActedFor;
 import oficina.core.state.ConnectionState;
 import org.junit.jupiter.api.Test;
 

@@ -22,7 +22,7 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.NetworkCommand;
-import oficina.core.exchange.Refusal.Reason;
+import oficina.core.decision.Refusal.Reason;
 import oficina.core.history.Part;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;

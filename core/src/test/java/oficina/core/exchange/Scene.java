@@ -18,6 +18,8 @@ import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.OfficeCommand;
+import oficina.core.decision.Decision;
+import oficina.core.decision.Refusal;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.history.CallRecords;

@@ -14,6 +14,7 @@ import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.OfficeCommand;
+import oficina.core.decision.Refusal;
 import oficina.core.exchange.TryIt.Given;
 import oficina.core.exchange.TryIt.Trial;
 import oficina.core.numbers.PhoneNumber;

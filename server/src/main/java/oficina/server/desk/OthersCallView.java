@@ -2,8 +2,8 @@ package oficina.server.desk;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
-import oficina.core.exchange.ActedFor;
 import oficina.core.seen.Standpoint.Phase;
+import oficina.core.services.ActedFor;
 import oficina.server.people.PartyView;
 import org.jspecify.annotations.Nullable;
 

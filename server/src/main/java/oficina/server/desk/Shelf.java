@@ -1,8 +1,8 @@
 package oficina.server.desk;
 
 import java.util.List;
+import oficina.core.decision.Permissions;
 import oficina.core.events.ParkedCall;
-import oficina.core.exchange.Permissions;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;

@@ -1,7 +1,7 @@
 package oficina.server.passwords;
 
 import java.util.Locale;
-import oficina.core.exchange.Permissions;
+import oficina.core.decision.Permissions;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
 

@@ -12,7 +12,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 import oficina.core.call.Party;
-import oficina.core.exchange.Permissions;
+import oficina.core.decision.Permissions;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Group;

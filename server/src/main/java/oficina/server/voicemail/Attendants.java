@@ -5,7 +5,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import oficina.core.call.Party;
 import oficina.core.commands.MachineCommand;
-import oficina.core.exchange.Refusal;
+import oficina.core.decision.Refusal;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;

@@ -13,7 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import oficina.core.call.Occasion;
 import oficina.core.call.Party;
-import oficina.core.exchange.Permissions;
+import oficina.core.decision.Permissions;
 import oficina.core.history.ToReturn;
 import oficina.core.sound.Wav;
 import oficina.server.calls.Commands;
