@@ -1,6 +1,5 @@
 package oficina.core.draft;
 
-import java.util.Map;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
 import oficina.core.numbers.Dialled;
@@ -16,7 +15,7 @@ public final class Refusals {
   public static @Nullable Refusal handsFull(Draft draft, PersonId person) {
     int limit = draft.settings().limits().callsInHand();
     return draft.state.inHand(person).size() >= limit
-        ? Refusal.of(Reason.TOO_MANY_CALLS, "limit", Integer.toString(limit))
+        ? Refusal.of(Reason.TOO_MANY_CALLS, limit)
         : null;
   }
 
@@ -31,8 +30,6 @@ public final class Refusals {
   /** Refused when a text means nothing that can be called. */
   public static @Nullable Refusal notCallable(Dialled to) {
     Dialled.NotCallable no = to.refused();
-    return no == null
-        ? null
-        : new Refusal(Reason.NOT_CALLABLE, Map.of("why", no.why().name(), "text", no.text()));
+    return no == null ? null : Refusal.notCallable(no);
   }
 }

@@ -8,7 +8,6 @@ import java.util.Map;
 import oficina.core.call.Party;
 import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.Person;
-import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.seen.Standpoint;
 import oficina.core.seen.Standpoint.Phase;
@@ -53,7 +52,7 @@ final class Drawing {
 
   private void display() {
     if (phone.told != null) {
-      lines.add(Panel.Line.of("TOLD_" + phone.told.code(), named(phone.told.about())));
+      lines.add(Panel.Line.of("TOLD_" + phone.told.code(), phone.told.about()));
     }
     if (phone.entry != null) {
       entry(phone.entry);
@@ -69,19 +68,6 @@ final class Drawing {
     if (calls.isEmpty()) {
       idle();
     }
-  }
-
-  /** Whoever a refusal speaks of is named. */
-  private Map<String, String> named(Map<String, String> about) {
-    Map<String, String> named = new HashMap<>(about);
-    named.computeIfPresent(
-        "person",
-        (key, id) -> {
-          boolean known = id.chars().allMatch(Character::isDigit);
-          PersonId person = new PersonId(known ? Long.parseLong(id) : 0);
-          return known ? hand.around().exchange().office().nameOf(person) : id;
-        });
-    return named;
   }
 
   private void idle() {

@@ -132,9 +132,7 @@ public final class Telephone {
     if (isSoAlready(asked, refusal.reason())) {
       return;
     }
-    boolean number = refusal.reason() == Refusal.Reason.NOT_CALLABLE;
-    String code = refusal.reason().name();
-    tell(number ? code + "_" + refusal.about().get("why") : code, refusal.about(), now);
+    tell(refusal.code(), refusal.words(hand.around().exchange().office()::nameOf), now);
     if (path != Panel.Path.NONE && hand.activeHere() == null) {
       path = lifted ? Panel.Path.HANDSET : Panel.Path.NONE;
       idleSince = lifted ? now : null;

@@ -77,9 +77,7 @@ public final class Tapes {
       return Refusal.of(Reason.RECORDING_REFUSED);
     }
     Connection other = call.conference() ? otherOn(call, mine) : null;
-    return other == null
-        ? null
-        : Refusal.of(Reason.RECORDED_BY_OTHER, "person", other.party().employee().toString());
+    return other == null ? null : Refusal.of(Reason.RECORDED_BY_OTHER, other.party().employee());
   }
 
   private boolean emergencyNotRecorded(Call call) {

@@ -80,7 +80,7 @@ public final class Conferencing {
     }
     int limit = draft.settings().limits().conferenceParties();
     return call.parties() + other.parties() - 1 > limit
-        ? Refusal.of(Reason.CONFERENCE_FULL, "limit", Integer.toString(limit))
+        ? Refusal.of(Reason.CONFERENCE_FULL, limit)
         : null;
   }
 

@@ -74,7 +74,7 @@ public final class Devices {
     }
     for (CallId id : draft.state.inHand(c.from())) {
       if (c.device().equals(draft.call(id).of(c.from()).device())) {
-        return Refusal.of(Reason.DEVICE_IN_USE, "person", c.from().toString());
+        return Refusal.of(Reason.DEVICE_IN_USE, c.from());
       }
     }
     if (draft.office.directory().person(c.to()).isEmpty()) {

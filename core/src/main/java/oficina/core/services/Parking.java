@@ -63,10 +63,10 @@ public final class Parking {
       return Refusal.of(Reason.SLOTS_FULL);
     }
     if (!draft.settings().isSlot(slot)) {
-      return Refusal.of(Reason.NO_SUCH_SLOT, "slot", slot);
+      return Refusal.ofSlot(Reason.NO_SUCH_SLOT, slot);
     }
     if (draft.state.inSlot(slot) != null) {
-      return Refusal.of(Reason.SLOT_TAKEN, "slot", slot);
+      return Refusal.ofSlot(Reason.SLOT_TAKEN, slot);
     }
     clearing.clear(call.id(), mine, Cause.TRANSFERRED);
     ParkedCall parking =
@@ -99,7 +99,7 @@ public final class Parking {
     Connection mine = there.of(c.person());
     boolean unasked = mine != null || Permissions.takesUnasked(there.parked(), c.person());
     if (!unasked && !c.evenForOthers()) {
-      return Refusal.of(Reason.MEANT_FOR_OTHER, "person", there.parked().forWhom().toString());
+      return Refusal.of(Reason.MEANT_FOR_OTHER, there.parked().forWhom());
     }
     return take(there, c.person(), c.device());
   }
@@ -107,13 +107,13 @@ public final class Parking {
   /** Whoever comes too late is told who was quicker, of a call that waited there. */
   private Refusal gone(SendCommand.TakeParked c) {
     if (!draft.settings().isSlot(c.slot())) {
-      return Refusal.of(Reason.NO_SUCH_SLOT, "slot", c.slot());
+      return Refusal.ofSlot(Reason.NO_SUCH_SLOT, c.slot());
     }
     Call expected = c.call() == null ? null : draft.call(c.call());
     boolean waited = expected != null && c.slot().equals(expected.standing().takenFrom());
     Connection taker = waited ? expected.lastToAnswer() : null;
     return taker == null
-        ? Refusal.of(Reason.SLOT_EMPTY, "slot", c.slot())
+        ? Refusal.ofSlot(Reason.SLOT_EMPTY, c.slot())
         : Refusal.answeredBy(taker.party().employee());
   }
 

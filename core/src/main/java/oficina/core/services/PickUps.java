@@ -39,7 +39,7 @@ public final class PickUps {
             ? List.copyOf(Permissions.pickUpGroup(draft.office, c.person()))
             : List.of(c.from());
     if (c.from() != null && !Permissions.mayPickUp(draft.office, c.person(), c.from())) {
-      return Refusal.of(Reason.NOT_IN_PICK_UP_GROUP, "person", c.from().toString());
+      return Refusal.of(Reason.NOT_IN_PICK_UP_GROUP, c.from());
     }
     Call call = longestRinging(c.person(), from);
     if (call == null) {

@@ -93,7 +93,7 @@ public final class Placing {
       return Refusal.of(Reason.NOT_YOUR_LINE);
     }
     if (c.behalf() != null && !Permissions.mayActFor(draft.office, person, c.behalf())) {
-      return Refusal.of(Reason.NOT_A_DELEGATE, "person", c.behalf().toString());
+      return Refusal.of(Reason.NOT_A_DELEGATE, c.behalf());
     }
     DeviceId device = called.alwaysGoesOut() ? phones.atOnce(person, c.device()) : c.device();
     refusal = device.isOutside() ? phones.mayUse(person, called) : null;

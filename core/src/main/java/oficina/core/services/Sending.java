@@ -121,7 +121,7 @@ public final class Sending {
       return Refusal.of(Reason.SAME_PARTY);
     }
     if (call.standing().onItsWay().steps() >= MOST_SENDINGS) {
-      return Refusal.of(Reason.SENT_TOO_OFTEN, "limit", Integer.toString(MOST_SENDINGS));
+      return Refusal.of(Reason.SENT_TOO_OFTEN, MOST_SENDINGS);
     }
     return reach.walkSentOn(call).to(target).route().accept(new TargetRefused(reach));
   }
@@ -175,7 +175,7 @@ public final class Sending {
     }
     ParkedCall parked = call.parked();
     if (parked != null && parked.by().equals(person)) {
-      return Refusal.of(Reason.ALREADY_PARKED, "slot", parked.slot());
+      return Refusal.ofSlot(Reason.ALREADY_PARKED, parked.slot());
     }
     for (Connection there : call.connections()) {
       if (there.answered() && person.equals(there.sentBy())) {

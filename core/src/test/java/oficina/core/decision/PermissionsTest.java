@@ -8,7 +8,6 @@ import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.OfficeCommand;
@@ -45,7 +44,7 @@ class PermissionsTest {
   @Test
   void what_waits_for_somebody_else_is_taken_only_when_asked_for_once_more() {
     parkFor(ZOE);
-    Refusal asked = new Refusal(Reason.MEANT_FOR_OTHER, Map.of("person", ZOE.toString()));
+    Refusal asked = Refusal.of(Reason.MEANT_FOR_OTHER, ZOE);
     assertThat(take(ADAEZE, false)).isEqualTo(asked);
     assertThat(scene.tryCall(ADAEZE, "61")).as("dialled").isEqualTo(Reason.MEANT_FOR_OTHER);
     assertThat(take(ADAEZE, true)).isNull();
@@ -85,14 +84,14 @@ class PermissionsTest {
   }
 
   private static Refusal emptySlot() {
-    return new Refusal(Reason.SLOT_EMPTY, Map.of("slot", "61"));
+    return Refusal.ofSlot(Reason.SLOT_EMPTY, "61");
   }
 
   @Test
   void a_second_submission_is_told_what_the_first_has_done() {
     parkFor(ZOE);
     assertThat(scene.run(new SendCommand.Park(call, TOMASZ, "62", null, "")))
-        .isEqualTo(new Refusal(Reason.ALREADY_PARKED, Map.of("slot", "61")));
+        .isEqualTo(Refusal.ofSlot(Reason.ALREADY_PARKED, "61"));
     assertThat(scene.run(new SendCommand.Park(call, TOMASZ, null, new PersonId(99), "")).reason())
         .isEqualTo(Reason.ALREADY_PARKED);
     take(ZOE, false);

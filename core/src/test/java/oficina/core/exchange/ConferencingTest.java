@@ -88,7 +88,7 @@ class ConferencingTest {
     CallId bram = ring("213");
     scene.answer(bram, BRAM);
     Refusal full = scene.run(new ConferenceCommand.Join(room, INES, bram));
-    assertThat(full).isEqualTo(Refusal.of(Reason.CONFERENCE_FULL, "limit", "4"));
+    assertThat(full).isEqualTo(Refusal.of(Reason.CONFERENCE_FULL, 4));
     assertThat(scene.state(bram).conversation()).isTrue();
   }
 

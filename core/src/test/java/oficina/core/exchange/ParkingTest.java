@@ -10,7 +10,6 @@ import static oficina.core.state.ConnectionState.ALERTING;
 import static oficina.core.state.ConnectionState.CONNECTED;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
@@ -94,8 +93,7 @@ class ParkingTest {
     CallId second = scene.call(BRAM, "222");
     scene.answer(second, ZOE);
     assertThat(park(dov, TOMASZ, "61")).isNull();
-    assertThat(park(second, ZOE, "61"))
-        .isEqualTo(new Refusal(Reason.SLOT_TAKEN, Map.of("slot", "61")));
+    assertThat(park(second, ZOE, "61")).isEqualTo(Refusal.ofSlot(Reason.SLOT_TAKEN, "61"));
     assertThat(scene.state(second).conversation()).as("nobody is dropped").isTrue();
     scene.run(new SendCommand.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
     assertThat(scene.run(new SendCommand.TakeParked(dov, INES, Scene.WINDOW, "61", true)))

@@ -1,7 +1,5 @@
 package oficina.server.calls;
 
-import java.util.HashMap;
-import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
@@ -10,7 +8,6 @@ import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
-import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
@@ -70,19 +67,12 @@ public class Commands {
   }
 
   private Problem problem(Refusal refusal) {
-    Map<String, String> about = new HashMap<>(refusal.about());
-    about.computeIfPresent(
-        "person", (key, id) -> office.now().nameOf(new PersonId(Long.parseLong(id))));
-    String code = refusal.reason().name();
-    if (refusal.reason() == Reason.NOT_CALLABLE) {
-      code = code + "_" + about.get("why");
-    }
     HttpStatus status =
         switch (refusal.reason()) {
           case NO_SUCH_CALL -> HttpStatus.NOT_FOUND;
           case NOT_CALLABLE, NOT_DIGITS, OWN_NUMBER -> HttpStatus.UNPROCESSABLE_CONTENT;
           default -> HttpStatus.CONFLICT;
         };
-    return new Problem(status, code, about);
+    return new Problem(status, refusal.code(), refusal.words(office.now()::nameOf));
   }
 }
