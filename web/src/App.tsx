@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
 import { Redirect, Route, Switch } from 'wouter';
-import { Frame } from './frame/Frame';
+import { Frame } from './shell/Frame';
 import { listen } from './live/socket';
+import { everything } from './shell/topics';
 import { FirstPassword } from './session/FirstPassword';
 import { SignIn } from './session/SignIn';
 import { MeContext, useSession } from './session/session';
@@ -33,7 +34,7 @@ export function App() {
   const queries = useQueryClient();
   const id = session.me?.mustChangePassword ? undefined : session.me?.id;
 
-  useEffect(() => (id === undefined ? undefined : listen(queries)), [id, queries]);
+  useEffect(() => (id === undefined ? undefined : listen(everything(queries))), [id, queries]);
 
   if (session.loading) {
     return null;

@@ -3,7 +3,7 @@ import { StrictMode, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App';
 import { loadProblems } from './api/client';
-import './frame/theme';
+import './shell/theme';
 import './styles.css';
 import { claimDevice } from './live/device';
 import './words';

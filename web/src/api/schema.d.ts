@@ -2895,7 +2895,7 @@ export interface components {
             passedBy?: string;
             passedNote: string;
             /** @enum {string} */
-            transcript: "WAITING" | "DONE" | "NONE";
+            transcript: "NONE" | "WAITING" | "DONE" | "FAILED";
             firstWords: string;
         };
         Mine: {

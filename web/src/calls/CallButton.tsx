@@ -24,7 +24,7 @@ import {
 import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { OUTSIDE, isRungFor, otherDevice, useDevices } from '../devices/store';
 import { device } from '../live/device';
 import { useOnce } from '../live/useOnce';

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { Ringing } from './Ringing';
 import { useCalls } from './store';
 

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { Keypad } from '../dial/Keypad';
-import { useKeys } from '../frame/keys';
+import { useKeys } from '../ui/keys';
 import { sendDigits } from './services';
 
 /** The keypad of a call, and the digits sent so far. */

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { LineUseView, OthersCallView, PartyView } from '../api/types';
-import { KeyCap } from '../frame/KeyCap';
-import { useKeys } from '../frame/keys';
+import { KeyCap } from '../ui/KeyCap';
+import { useKeys } from '../ui/keys';
 import { usePrincipals } from '../lines/lines';
 import { useNow } from '../live/now';
 import { useOnce } from '../live/useOnce';

@@ -25,3 +25,8 @@ export function Ringing({ over = false }: { over?: boolean }) {
     </section>
   );
 }
+
+/** The same above a sheet. */
+export function RingingOver() {
+  return <Ringing over />;
+}

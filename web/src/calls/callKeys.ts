@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { CallView } from '../api/types';
-import { type Key, useKeys } from '../frame/keys';
+import { type Key, useKeys } from '../ui/keys';
 import { activeCall, inOrder, ringingCall } from './order';
 import { type Action, serve } from './services';
 import { callStore, useCallStore, useCalls } from './store';

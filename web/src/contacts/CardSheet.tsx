@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { addWords } from '../words';
 import { AddToCard } from './AddToCard';
 import { CardForm } from './CardForm';

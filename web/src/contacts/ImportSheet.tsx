@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { ContactImport } from '../api/types';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { ImportPreview } from './ImportPreview';
 import { ImportRunning } from './ImportRunning';
 import { readIn } from './imports';

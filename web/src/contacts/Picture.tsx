@@ -1,5 +1,5 @@
 import type { ContactRow } from '../api/types';
-import { PictureFile } from '../frame/PictureFile';
+import { PictureFile } from '../ui/PictureFile';
 import { dropPicture, putPicture } from './contacts';
 
 /** The picture on a card, put there and taken away. */

@@ -11,7 +11,7 @@ import { cancelCallBack } from '../calls/services';
 import { useCallStore, useCalls } from '../calls/store';
 import { DialField } from '../dial/DialField';
 import { useFinished } from '../followup/finished';
-import { Tips } from '../frame/Tips';
+import { Tips } from './Tips';
 import { Shelf } from '../park/Shelf';
 import { People } from '../people/People';
 import { SpeedDials } from '../speed/SpeedDials';

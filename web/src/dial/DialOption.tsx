@@ -1,7 +1,7 @@
 import { IconAddressBook, IconParking, IconPhone, IconUsers } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { Lamp } from '../people/Lamp';
 import type { Choice } from './choices';
 

@@ -5,7 +5,7 @@ import type { CallView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { type CallerId, type Unanswered, type Way, send } from '../calls/services';
 import { callStore } from '../calls/store';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { useOnce } from '../live/useOnce';
 import { useMe } from '../session/session';
 import { CallerIdSelect } from './CallerIdSelect';

@@ -1,7 +1,7 @@
 import { Suspense, lazy, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../frame/KeyCap';
-import { useKeys } from '../frame/keys';
+import { KeyCap } from '../ui/KeyCap';
+import { useKeys } from '../ui/keys';
 import { usePhrases } from './followUps';
 import { useNote } from './useNote';
 

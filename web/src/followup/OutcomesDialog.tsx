@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { LinesDialog } from '../frame/LinesDialog';
+import { LinesDialog } from '../ui/LinesDialog';
 import { keepOutcomes, outcomes } from './followUps';
 
 /** For administrators: what can come of a call. What was said of calls before stays. */

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { LinesDialog } from '../frame/LinesDialog';
+import { LinesDialog } from '../ui/LinesDialog';
 import { keepPhrases, usePhrases } from './followUps';
 
 /** What I write again and again, each phrase with its number. */

@@ -1,11 +1,7 @@
-import type { QueryClient } from '@tanstack/react-query';
 import { whoIsSignedIn } from '../api/client';
-import type { Push } from '../api/types';
-import { useCallStore } from '../calls/store';
-import { notify } from '../notices/store';
+import type { Item, Push } from '../api/types';
 import { device } from './device';
 import { line } from './line';
-import { forget, take } from './topics';
 
 const SIGNED_OUT = 4001;
 /** The server says something every 3 seconds; a silence longer than this is a lost line. */
@@ -14,9 +10,13 @@ const LONGEST_SILENCE_MS = 8_000;
 const HERE = 'here';
 const PAUSES_MS = [200, 500, 1000, 2000, 3000];
 
-function sayRestarted() {
-  const count = useCallStore.getState().calls.length;
-  notify(count > 0 ? 'restartedInCall' : 'restarted', { count: String(count) });
+/** Whoever is told what the server says. */
+export interface Told {
+  take: (items: Item[]) => void;
+  /** The server was started anew since it was last heard of. */
+  restarted: () => void;
+  /** Nothing is known any more. */
+  forget: () => void;
 }
 
 /**
@@ -24,7 +24,7 @@ function sayRestarted() {
  *
  * @returns what ends it
  */
-export function listen(queries: QueryClient): () => void {
+export function listen(told: Told): () => void {
   let socket: WebSocket | undefined;
   let tries = 0;
   let ended = false;
@@ -46,9 +46,9 @@ export function listen(queries: QueryClient): () => void {
       mine.send(HERE);
       const push = JSON.parse(message.data as string) as Push;
       const restarted = line.heard(push.now, push.run);
-      take(push.items, queries);
+      told.take(push.items);
       if (restarted) {
-        sayRestarted();
+        told.restarted();
       }
     };
     mine.onclose = (event) => {
@@ -101,6 +101,6 @@ export function listen(queries: QueryClient): () => void {
     window.removeEventListener('offline', drop);
     window.removeEventListener('online', online);
     socket?.close();
-    forget();
+    told.forget();
   };
 }

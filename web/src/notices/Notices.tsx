@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslation } from 'react-i18next';
-import { useUppermostSheet } from '../frame/sheets';
+import { useUppermostSheet } from '../ui/sheets';
 import { noticeSentence } from './noticeSentence';
 import { type Shown, dismiss, useNotices } from './store';
 

@@ -5,7 +5,7 @@ import type { CallView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { park, takeParked } from '../calls/services';
 import { callStore } from '../calls/store';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { useOnce } from '../live/useOnce';
 import { notify } from '../notices/store';
 import { usePeople } from '../people/store';

@@ -1,8 +1,8 @@
 import { IconPlayerPause, IconPlayerPlay } from '@tabler/icons-react';
 import { useMemo, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../frame/KeyCap';
-import { useKeys } from '../frame/keys';
+import { KeyCap } from '../ui/KeyCap';
+import { useKeys } from '../ui/keys';
 import { addWords } from '../words';
 import { clockTime } from '../words/time';
 import { Band } from './Band';

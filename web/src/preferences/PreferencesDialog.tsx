@@ -3,7 +3,7 @@ import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { Preference } from '../api/types';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { useShelf } from '../park/store';
 import { recordingPolicy } from '../recordings/recordings';
 import { usePreferences } from './preferences';

@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { useNow } from '../live/now';
 import { notify } from '../notices/store';
 import { ColleagueSelect, useColleagues } from '../people/ColleagueSelect';

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { get, sentence } from '../api/client';
 import type { RecordingLog, RecordingPolicy } from '../api/types';
 import { nameOf } from '../calls/order';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { addWords } from '../words';
 import { dayAndTime } from '../words/time';
 import { useDeed } from './Log';

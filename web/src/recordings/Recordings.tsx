@@ -6,7 +6,7 @@ import { sentence } from '../api/client';
 import type { RecordingView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { useCalls } from '../calls/store';
-import { useKeys } from '../frame/keys';
+import { useKeys } from '../ui/keys';
 import { addWords } from '../words';
 import { clockTime, dayAndTime } from '../words/time';
 import { Opened } from './Opened';

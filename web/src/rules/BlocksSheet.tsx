@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { BlockView, ReadBlocks } from '../api/types';
 import { nameOf } from '../calls/order';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { useSettled } from '../live/useSettled';
 import { attempt } from '../notices/attempt';
 import { useMe } from '../session/session';

@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { OpeningBody } from '../api/types';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { HoursForm, usual } from './HoursForm';
 import { keepOpening, opening, readHolidays } from './rules';
 

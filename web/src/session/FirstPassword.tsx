@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { Mark } from '../frame/Mark';
+import { Mark } from '../ui/Mark';
 import { PasswordForm } from './PasswordForm';
 
 /** Whoever was given a password chooses one of their own before anything else. */

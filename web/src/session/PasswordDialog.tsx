@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { PasswordForm } from './PasswordForm';
 
 /** Asks for a new password. */

@@ -1,7 +1,7 @@
 import { useCallback, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
-import { Mark } from '../frame/Mark';
+import { Mark } from '../ui/Mark';
 import { useOnce } from '../live/useOnce';
 import { Field } from './Field';
 import { useSessionActions } from './session';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { del, get, sentence } from '../api/client';
 import type { SignInView } from '../api/types';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { dayAndTime } from '../words/time';
 import { browserOf } from './browser';
 

@@ -1,7 +1,7 @@
 import { useEffect, useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { DeviceChoice } from '../devices/DeviceChoice';
-import { Dialog } from '../frame/Dialog';
+import { Dialog } from '../ui/Dialog';
 import { tryTone } from '../ring/sound';
 import { ChosenTones } from './ChosenTones';
 import { HoldMusic } from './HoldMusic';

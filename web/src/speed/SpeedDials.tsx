@@ -1,6 +1,6 @@
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useKeys } from '../frame/keys';
+import { useKeys } from '../ui/keys';
 import { callParty } from '../calls/services';
 import { SpeedKey } from './SpeedKey';
 import { useSpeedDials } from './speedDials';

@@ -5,7 +5,7 @@ import type { SpeedDialView } from '../api/types';
 import { useDrop } from '../calls/drag';
 import type { DropTarget } from '../calls/dropEffect';
 import { callParty } from '../calls/services';
-import { KeyCap } from '../frame/KeyCap';
+import { KeyCap } from '../ui/KeyCap';
 import { useShelf } from '../park/store';
 import { Lamp } from '../people/Lamp';
 import { usePeople } from '../people/store';

@@ -22,7 +22,7 @@ export function Transcript({ letter, player }: { letter: MessageLetter; player: 
         <p className="text-lg leading-relaxed whitespace-pre-wrap">{corrected}</p>
       ) : words.length === 0 ? (
         <p className="quiet">
-          {t(message.transcript === 'NONE' ? 'voicemail.noTranscript' : 'voicemail.noWords')}
+          {t(message.transcript === 'FAILED' ? 'voicemail.noTranscript' : 'voicemail.noWords')}
         </p>
       ) : (
         <p className="text-lg leading-relaxed">

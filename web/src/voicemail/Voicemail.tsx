@@ -4,7 +4,7 @@ import { Suspense, lazy, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
-import { useStepping } from '../frame/useStepping';
+import { useStepping } from '../calls/useStepping';
 import { useSettled } from '../live/useSettled';
 import { Leaving } from './Leaving';
 import { Letter } from './Letter';

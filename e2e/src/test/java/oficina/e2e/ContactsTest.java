@@ -13,7 +13,7 @@ import oficina.core.sound.Pcm;
 import oficina.server.Images;
 import oficina.server.TestServer;
 import oficina.server.office.OfficeData;
-import oficina.server.voicemail.LeftBefore;
+import oficina.server.mailboxes.LeftBefore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.decision.Decision;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
@@ -29,6 +30,7 @@ public final class Draft {
 
   private final List<ExchangeEvent> events = new ArrayList<>();
   private final List<Station> stations = new ArrayList<>();
+  private Decision.@Nullable PassedOn passedOn;
 
   /**
    * Begins one.
@@ -70,6 +72,18 @@ public final class Draft {
   public void emit(ExchangeEvent event) {
     state.apply(event);
     events.add(event);
+  }
+
+  /** Keys were pressed in this call: they are passed on if a machine there takes them. */
+  public void passOn(Call call, String keys) {
+    if (call.connections().stream().anyMatch(each -> each.party().takesKeys())) {
+      passedOn = new Decision.PassedOn(call.id(), keys);
+    }
+  }
+
+  /** All that comes of the decision. */
+  public Decision.Accepted accepted() {
+    return new Decision.Accepted(events(), passedOn);
   }
 
   /** The call as it would be by now; null when there is no such call in progress. */

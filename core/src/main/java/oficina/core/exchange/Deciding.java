@@ -12,7 +12,6 @@ import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.commands.SendCommand;
 import oficina.core.decision.Decision;
-import oficina.core.decision.Decision.Accepted;
 import oficina.core.decision.Refusal;
 import oficina.core.draft.Draft;
 import oficina.core.office.Office;
@@ -54,7 +53,7 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
       return refusal;
     }
     followUps.forEach(Runnable::run);
-    return new Accepted(draft().events());
+    return draft().accepted();
   }
 
   private @Nullable Refusal notThere(Command command) {

@@ -102,6 +102,7 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
     return byNetwork(
         c,
         (call, leg) -> {
+          draft.passOn(call, c.digits());
           if (leg.state() == ConnectionState.ASKED) {
             byKey.keys(call, leg, c.digits());
           } else if (call.mailbox() != null) {

@@ -178,7 +178,7 @@ final class Drawing {
 
   private Panel.Ring ring() {
     Call ringing = hand.loud();
-    Instant rings = phone.rings();
+    Instant rings = phone.clockwork.rings();
     if (rings == null || rings.isAfter(now)) {
       return Panel.Ring.NOT;
     }
@@ -191,11 +191,13 @@ final class Drawing {
   }
 
   private @Nullable Cadence tone() {
-    if (phone.idleSince == null || phone.path == Panel.Path.NONE || phone.remindedEnough(now)) {
+    if (phone.idleSince == null
+        || phone.path == Panel.Path.NONE
+        || phone.clockwork.remindedEnough(now)) {
       return null;
     }
     Tones tones = Tones.in(hand.around().exchange().office().identity().region().code());
-    boolean dials = now.isBefore(phone.idleSince.plus(Telephone.DIALLING_TONE));
+    boolean dials = now.isBefore(phone.idleSince.plus(Clockwork.DIALLING_TONE));
     return dials ? tones.dialling() : Tones.OFF_HOOK;
   }
 }

@@ -26,19 +26,13 @@ import org.jspecify.annotations.Nullable;
  * <p>Not safe for use by several threads.
  */
 public final class Telephone {
-  /** Who has dialled and presses nothing more for so long means what they have dialled. */
-  static final Duration DIALLED = Duration.ofSeconds(4);
-
-  /** Dialling tone so long, then the reminder that the handset is off the hook. */
-  static final Duration DIALLING_TONE = Duration.ofSeconds(15);
-
-  private static final Duration REMINDER = Duration.ofSeconds(60);
   private static final Duration TOLD = Duration.ofSeconds(6);
 
   final Hand hand;
   final LineKeys lineKeys;
   final Services services;
   final SoftPresses softPresses = new SoftPresses(this);
+  final Clockwork clockwork = new Clockwork(this);
 
   Panel.Path path = Panel.Path.NONE;
   boolean lifted;
@@ -73,45 +67,9 @@ public final class Telephone {
     return new Drawing(this, now).panel();
   }
 
-  /** When it begins to ring for what rings; null for never, or when nothing does. */
-  @Nullable Instant rings() {
-    Call ringing = hand.loud();
-    Duration after = hand.around().ringsAfter();
-    return ringing == null || after == null ? null : ringing.of(hand.me()).since().plus(after);
-  }
-
   /** When {@link #timeIsUp} is wanted; null when nothing is pending. */
   public @Nullable Instant nextDue(Instant now) {
-    Instant due = told == null ? null : told.until();
-    if (rings() != null && rings().isAfter(now)) {
-      due = earlier(due, rings());
-    }
-    if (dialsByItself()) {
-      due = earlier(due, entry.at().plus(DIALLED));
-    }
-    if (idleSince != null && !remindedEnough(now)) {
-      Instant reminded = idleSince.plus(DIALLING_TONE);
-      due = earlier(due, reminded.isAfter(now) ? reminded : reminded.plus(REMINDER));
-    }
-    return due;
-  }
-
-  private static Instant earlier(@Nullable Instant one, Instant other) {
-    return one == null || other.isBefore(one) ? other : one;
-  }
-
-  private boolean dialsByItself() {
-    return entry != null
-        && entry.purpose() == Purpose.CALL
-        && path != Panel.Path.NONE
-        && idleSince == null
-        && !entry.typed().isEmpty()
-        && entry.chosen() < 0;
-  }
-
-  /** Whether what sounds because it is off the hook has gone on long enough. */
-  boolean remindedEnough(Instant now) {
-    return idleSince != null && !now.isBefore(idleSince.plus(DIALLING_TONE).plus(REMINDER));
+    return clockwork.nextDue(now);
   }
 
   /** Has happen what is due. */
@@ -119,7 +77,7 @@ public final class Telephone {
     if (told != null && !told.until().isAfter(now)) {
       told = null;
     }
-    if (dialsByItself() && !entry.at().plus(DIALLED).isAfter(now)) {
+    if (clockwork.dials(now)) {
       return call(entry.typed(), null);
     }
     return List.of();

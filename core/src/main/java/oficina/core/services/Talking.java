@@ -99,6 +99,9 @@ public final class Talking {
       return Refusal.of(Reason.NOT_DIGITS);
     }
     Refusal refusal = maySendDigits(call, mine);
+    if (refusal == null) {
+      draft.passOn(call, digits);
+    }
     if (refusal == null && call.mailbox() != null) {
       mailboxes.keys(call, call.mailbox(), digits);
     } else if (refusal == null && outsider(call) != null) {

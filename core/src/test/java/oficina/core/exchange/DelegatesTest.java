@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import oficina.core.call.CallId;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.NetworkCommand;
@@ -152,7 +153,7 @@ class DelegatesTest {
     assertThat(ToReturn.of(scene.entry(missed, ADAEZE)))
         .as("it is Ines whom they wanted")
         .isEqualTo(ToReturn.of(scene.entry(missed, INES)))
-        .isEqualTo(new ToReturn.Change(ToReturn.listOf(INES), DOV.e164(), true));
+        .isEqualTo(new ToReturn.Change(Owner.key(INES), DOV.e164(), true));
   }
 
   @Test

@@ -3,11 +3,11 @@ package oficina.server.blocks;
 import jakarta.annotation.PreDestroy;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.ReachEvent;
-import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.server.exchange.ExchangeListener;
@@ -72,7 +72,7 @@ class Attempts implements ExchangeListener {
               theirs ? person : null,
               call.id().value(),
               number,
-              ToReturn.listOfOwner(called),
+              called.employee() == null && called.group() == null ? "" : Owner.key(called),
               e.at()));
       pushes.rulesChanged();
     } catch (DataAccessException | TransactionException lost) {

@@ -10,8 +10,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import oficina.core.blocking.Block;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
-import oficina.core.history.ToReturn;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
@@ -123,12 +123,16 @@ class BlockController {
         kept.last());
   }
 
+  private static Party called(String key) {
+    return Owner.isKey(key) ? Owner.of(key) : new Party.Attendant(null);
+  }
+
   private AttemptView view(BlockStore.Attempt attempt, PersonId viewer) {
     PhoneNumber number = attempt.number().isEmpty() ? null : new PhoneNumber(attempt.number());
     return new AttemptView(
         attempt.block(),
         parties.view(new Party.Outside(number), viewer),
-        parties.view(ToReturn.partyOf(attempt.called()), viewer),
+        parties.view(called(attempt.called()), viewer),
         attempt.at());
   }
 

@@ -45,7 +45,8 @@ class BlockStore {
    * An attempt of somebody who is blocked.
    *
    * @param number of whoever called, in E.164; empty when withheld
-   * @param called as lists of calls to return are named
+   * @param called the key of whoever was called; empty for the number at which messages are read
+   *     out
    */
   record Attempt(
       long block,

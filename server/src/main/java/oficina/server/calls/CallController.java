@@ -136,7 +136,7 @@ class CallController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody Keys keys) {
-    commands.press(new CallCommand.SendDigits(new CallId(id), me.id(), keys.digits()));
+    commands.carryOut(new CallCommand.SendDigits(new CallId(id), me.id(), keys.digits()));
   }
 
   record Muting(boolean on) {}

@@ -4,7 +4,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
@@ -41,12 +40,6 @@ public class Commands {
     if (await(loop.submit(command, SubmissionFilter.current())) instanceof Refusal refusal) {
       throw problem(refusal);
     }
-  }
-
-  /** Presses keys in a call; whoever takes them there is told of them as well. */
-  public void press(CallCommand.SendDigits keys) {
-    carryOut(keys);
-    loop.post(() -> loop.pressed(keys.call(), keys.digits()));
   }
 
   /** Waits for an answer of the exchange. */

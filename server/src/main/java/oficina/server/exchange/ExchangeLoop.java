@@ -172,15 +172,6 @@ public class ExchangeLoop implements SmartLifecycle {
     carryOut(command, null, new CompletableFuture<>());
   }
 
-  /** Keys were pressed in this call; they are passed on if somebody there takes them. */
-  public void pressed(CallId id, String keys) {
-    Call call = exchange.state().call(id);
-    if (call != null && call.connections().stream().anyMatch(each -> each.party().takesKeys())) {
-      listeners.forEach(
-          each -> Deriving.guarded("pass keys on in", id, () -> each.pressed(id, keys)));
-    }
-  }
-
   /** The time at the exchange. Only from its thread. */
   public Instant now() {
     return now;
@@ -323,6 +314,16 @@ public class ExchangeLoop implements SmartLifecycle {
     } else {
       answer.complete(decision);
     }
+    if (decision instanceof Decision.Accepted accepted && accepted.passedOn() != null) {
+      passOn(accepted.passedOn());
+    }
+  }
+
+  private void passOn(Decision.PassedOn keys) {
+    listeners.forEach(
+        each ->
+            Deriving.guarded(
+                "pass keys on in", keys.call(), () -> each.pressed(keys.call(), keys.keys())));
   }
 
   /** Queued for the journal first: whatever goes wrong afterwards, the events are kept. */

@@ -12,7 +12,6 @@ import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
-import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Decision;
@@ -57,7 +56,7 @@ public class Handsets implements ExchangeListener {
   private final ExchangeLoop loop;
   private final OfficeData office;
   private final Softphones softphones;
-  private final SoundEngine engine;
+  private final Sounding sounding;
   private final Lookups lookups;
   private final Loans loans;
   private final Pushes pushes;
@@ -82,7 +81,7 @@ public class Handsets implements ExchangeListener {
     this.loop = loop;
     this.office = office;
     this.softphones = softphones;
-    this.engine = engine;
+    sounding = new Sounding(engine);
     this.lookups = lookups;
     this.loans = loans;
     this.pushes = pushes;
@@ -111,7 +110,7 @@ public class Handsets implements ExchangeListener {
       return false;
     }
     if (before != null) {
-      quiet(before);
+      sounding.end(before);
       before.handset.replaced();
     }
     begin(owner, handset);
@@ -147,7 +146,7 @@ public class Handsets implements ExchangeListener {
       return;
     }
     plugged.remove(owner);
-    quiet(gone);
+    sounding.end(gone);
     if (onCall(gone)) {
       goes(gone);
     } else {
@@ -196,19 +195,9 @@ public class Handsets implements ExchangeListener {
             sound.close().run();
             return;
           }
-          quiet(there);
-          there.sound = sound;
-          engine.attach(there.end(), sound.end());
+          sounding.begin(there, sound);
         });
     return sound.sdp();
-  }
-
-  private void quiet(Plugged there) {
-    if (there.sound != null) {
-      engine.detach(there.end(), there.sound.end());
-      there.sound.close().run();
-      there.sound = null;
-    }
   }
 
   // --- whose it is ------------------------------------------------------------------------------
@@ -225,16 +214,9 @@ public class Handsets implements ExchangeListener {
 
   /** The holder of a telephone is another one from now on, as the exchange knows already. */
   void changesHands(Plugged there) {
-    Softphones.Handset sound = there.sound;
-    if (sound != null) {
-      engine.detach(there.end(), sound.end());
-    }
     Plugged now = new Plugged(there.owner, there.handset, loans.of(there.owner), around);
     plugged.put(there.owner, now);
-    if (sound != null) {
-      now.sound = sound;
-      engine.attach(now.end(), sound.end());
-    }
+    sounding.goesOn(there, now);
     count(now);
     show(now);
   }
@@ -268,8 +250,6 @@ public class Handsets implements ExchangeListener {
     private void answered(Command command, Decision decision) {
       if (decision instanceof Refusal refusal) {
         there.telephone.refused(command, refusal, loop.now());
-      } else if (command instanceof CallCommand.SendDigits keys) {
-        loop.pressed(keys.call(), keys.digits());
       }
       show(there);
     }
@@ -375,7 +355,7 @@ public class Handsets implements ExchangeListener {
     for (Plugged each : all()) {
       if (office.directory().person(each.owner).isEmpty()) {
         plugged.remove(each.owner);
-        quiet(each);
+        sounding.end(each);
         each.handset.replaced();
       } else if (office.directory().person(each.holder).isEmpty()) {
         loans.giveBack(each.owner);

@@ -48,6 +48,7 @@ class HistoryController {
   private static final Duration KEPT_AFTER_REMOVAL = Duration.ofDays(1);
 
   private final HistoryStore history;
+  private final HistoryPageStore pages;
   private final HistoryFile file;
   private final HistoryFeed changed;
   private final Parties parties;
@@ -57,6 +58,7 @@ class HistoryController {
 
   HistoryController(
       HistoryStore history,
+      HistoryPageStore pages,
       HistoryFile file,
       HistoryFeed changed,
       Parties parties,
@@ -64,6 +66,7 @@ class HistoryController {
       WrittenStore written,
       MovableClock clock) {
     this.history = history;
+    this.pages = pages;
     this.file = file;
     this.changed = changed;
     this.parties = parties;
@@ -148,20 +151,20 @@ class HistoryController {
   @GetMapping
   HistoryPage page(
       @AuthenticationPrincipal Employee me,
-      @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
+      @RequestParam(defaultValue = "ALL") HistoryPageStore.Filter filter,
       @RequestParam(defaultValue = "") String text,
       @Valid Narrow narrow,
       @RequestParam(defaultValue = "") String before) {
-    HistoryStore.Page found = found(me, filter, text, narrow, cursor(before), PAGE);
+    HistoryPageStore.Page found = found(me, filter, text, narrow, cursor(before), PAGE);
     Map<String, WrittenStore.About> written = this.written.about(me.id(), found.entries());
     return new HistoryPage(
         found.entries().stream().map(stored -> view(stored, me.id(), written)).toList(),
         found.next() == null ? null : found.next().text());
   }
 
-  private HistoryStore.Page found(
+  private HistoryPageStore.Page found(
       Employee me,
-      HistoryStore.Filter filter,
+      HistoryPageStore.Filter filter,
       String text,
       Narrow narrow,
       Cursor before,
@@ -174,8 +177,8 @@ class HistoryController {
     }
     List<String> words = SearchWords.wanted(text);
     return words.isEmpty() && !text.isBlank()
-        ? new HistoryStore.Page(List.of(), null) // nothing that could be found
-        : history.page(
+        ? new HistoryPageStore.Page(List.of(), null) // nothing that could be found
+        : pages.page(
             me.id(),
             new Wanted(
                 filter, words, narrowing.named(text, me.id()), narrowing.of(narrow, me.id())),
@@ -187,7 +190,7 @@ class HistoryController {
   @GetMapping(path = "/file", produces = "text/csv")
   ResponseEntity<String> save(
       @AuthenticationPrincipal Employee me,
-      @RequestParam(defaultValue = "ALL") HistoryStore.Filter filter,
+      @RequestParam(defaultValue = "ALL") HistoryPageStore.Filter filter,
       @RequestParam(defaultValue = "") String text,
       @Valid Narrow narrow,
       @RequestParam(defaultValue = "") @Size(max = MOST_CHOSEN) List<@NotNull Long> ids) {

@@ -4,15 +4,15 @@ import java.util.List;
 import oficina.core.history.Part;
 import oficina.core.people.PersonId;
 import oficina.server.database.Cursor;
-import oficina.server.history.HistoryStore.Filter;
+import oficina.server.history.HistoryPageStore.Filter;
 import org.springframework.stereotype.Component;
 
 /** The calls that somebody has had last, for where there is room for a few. */
 @Component
 public class LastCalls {
-  private final HistoryStore history;
+  private final HistoryPageStore history;
 
-  LastCalls(HistoryStore history) {
+  LastCalls(HistoryPageStore history) {
     this.history = history;
   }
 
@@ -30,8 +30,7 @@ public class LastCalls {
   }
 
   private List<Part> calls(PersonId person, Filter filter, int most) {
-    Wanted.Narrowing none = Wanted.Narrowing.of(null, "", "", null, null);
-    Wanted wanted = new Wanted(filter, List.of(), List.of(), none);
+    Wanted wanted = new Wanted(filter, List.of(), List.of(), Wanted.Narrowing.NONE);
     return history.page(person, wanted, Cursor.NEWEST, most).entries().stream()
         .map(HistoryStore.Stored::part)
         .toList();

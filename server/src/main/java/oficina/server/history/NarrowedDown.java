@@ -4,10 +4,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
-import oficina.core.call.Party;
+import oficina.core.call.Owner;
 import oficina.core.contacts.Contact;
 import oficina.core.contacts.ContactId;
-import oficina.core.history.ToReturn;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
@@ -50,9 +49,9 @@ class NarrowedDown {
   }
 
   Wanted.Narrowing of(Narrow narrow, PersonId me) {
-    return Wanted.Narrowing.of(
+    return new Wanted.Narrowing(
         others(narrow, me),
-        narrow.line() == null ? "" : ToReturn.listOf(new Party.Members(new GroupId(narrow.line()))),
+        narrow.line() == null ? "" : Owner.key(new GroupId(narrow.line())),
         Objects.requireNonNullElse(narrow.outcome(), ""),
         narrow.from() == null ? null : beginning(narrow.from()),
         narrow.to() == null ? null : beginning(narrow.to().plusDays(1)));
@@ -64,7 +63,7 @@ class NarrowedDown {
 
   private @Nullable List<String> others(Narrow narrow, PersonId me) {
     if (narrow.person() != null) {
-      return List.of(ToReturn.listOf(new PersonId(narrow.person())));
+      return List.of(Owner.key(new PersonId(narrow.person())));
     }
     if (narrow.contact() == null) {
       return null;

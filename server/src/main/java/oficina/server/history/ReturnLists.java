@@ -3,8 +3,8 @@ package oficina.server.history;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
-import oficina.core.history.ToReturn;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
 import oficina.core.people.PersonId;
@@ -24,7 +24,7 @@ public class ReturnLists {
     Set<PersonId> people = new HashSet<>();
     for (String list : Set.copyOf(changed)) {
       changed.remove(list);
-      Party whose = ToReturn.partyOf(list);
+      Party whose = Owner.of(list);
       if (whose.employee() != null) {
         people.add(whose.employee());
       } else {

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
@@ -90,8 +91,8 @@ class ToCallBackController {
   }
 
   private List<ToReturnStore.Waiting> waiting(Employee me) {
-    List<String> lists = ToReturn.listsOf(me.id(), office.directory());
-    return toReturn.waiting(ToReturn.listOf(me.id()), lists, clock.instant().minus(OLDEST), MOST);
+    List<String> lists = Owner.keysFor(me.id(), office.directory());
+    return toReturn.waiting(Owner.key(me.id()), lists, clock.instant().minus(OLDEST), MOST);
   }
 
   /**
@@ -116,9 +117,9 @@ class ToCallBackController {
     if (!person.equals(me.id())) {
       toReturn.handOn(
           body.caller(),
-          ToReturn.listsOf(me.id(), office.directory()),
-          ToReturn.listOf(me.id()),
-          ToReturn.listOf(person));
+          Owner.keysFor(me.id(), office.directory()),
+          Owner.key(me.id()),
+          Owner.key(person));
     }
     toReturn.takeOn(body.caller(), person, body.note().strip(), clock.instant());
     changed.toReturnChanged();
@@ -140,7 +141,7 @@ class ToCallBackController {
 
   private ToCallBack view(
       ToReturnStore.Waiting waiting, ToReturnStore.@Nullable TakenOn taken, PersonId viewer) {
-    Party line = ToReturn.partyOf(waiting.list());
+    Party line = Owner.of(waiting.list());
     // Whoever was missed once more since waits again for anybody.
     boolean counts = taken != null && !taken.at().isBefore(waiting.last());
     return new ToCallBack(

@@ -11,7 +11,7 @@ import java.util.Set;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.history.CallRecords;
 import oficina.server.database.JournalDatabase;
-import oficina.server.history.HistoryStore;
+import oficina.server.history.HistoryWritingStore;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;
@@ -28,12 +28,12 @@ public class JournalStore {
   private final JournalDatabase database;
   private final JdbcTemplate jdbc;
   private final JdbcTemplate patient;
-  private final HistoryStore history;
+  private final HistoryWritingStore history;
 
   /**
    * @param patient for what is read once, at the start, and may take its time
    */
-  JournalStore(JournalDatabase database, JdbcTemplate patient, HistoryStore history) {
+  JournalStore(JournalDatabase database, JdbcTemplate patient, HistoryWritingStore history) {
     this.database = database;
     this.jdbc = database.jdbc();
     this.patient = patient;

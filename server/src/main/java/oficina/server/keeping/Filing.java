@@ -20,7 +20,6 @@ import org.springframework.transaction.TransactionException;
 public final class Filing<L> {
   private static final Logger LOG = LoggerFactory.getLogger(Filing.class);
   private static final long RETRY_MS = 1_000;
-  private static final long HOUR_NANOS = TimeUnit.HOURS.toNanos(1);
 
   /** Where it is brought to. */
   public interface Shelf<L> {
@@ -30,9 +29,6 @@ public final class Filing<L> {
      * @param known whether it is known to be worth keeping
      */
     void take(L label, boolean known) throws IOException;
-
-    /** Once an hour: forget what is to be forgotten. */
-    void tidy();
   }
 
   private record Waiting(String place, boolean known) {}
@@ -43,7 +39,6 @@ public final class Filing<L> {
   private final BlockingQueue<Waiting> waiting = new LinkedBlockingQueue<>();
   private volatile @Nullable Thread thread;
   private boolean failing;
-  private long tidied = System.nanoTime();
 
   public Filing(String name, Spool<L, ?> spool, Shelf<L> shelf) {
     this.name = name;
@@ -68,19 +63,11 @@ public final class Filing<L> {
           waiting.add(next);
           Thread.sleep(RETRY_MS);
         }
-        tidyHourly();
       } catch (InterruptedException e) {
         return;
       } catch (RuntimeException e) {
         LOG.error("What was recorded could not be filed; it stays in its file", e);
       }
-    }
-  }
-
-  private void tidyHourly() {
-    if (System.nanoTime() - tidied > HOUR_NANOS) {
-      tidied = System.nanoTime();
-      shelf.tidy();
     }
   }
 

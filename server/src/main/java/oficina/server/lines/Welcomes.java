@@ -9,6 +9,7 @@ import oficina.core.commands.MachineCommand;
 import oficina.core.people.ExtensionKeys;
 import oficina.core.people.GroupId;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.greetings.Greetings;
 import oficina.server.machines.Joined;
 import oficina.server.machines.MachineKind;
 import oficina.server.machines.MachineSession;
@@ -16,7 +17,6 @@ import oficina.server.machines.SpeakingEnd;
 import oficina.server.office.OfficeData;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEnd;
-import oficina.server.voicemail.Greetings;
 import org.springframework.stereotype.Component;
 
 /** Voices that speak with whoever is welcomed to a line, and listen to what they dial. */

@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import oficina.core.blocking.Block;
 import oficina.core.blocking.BlockList;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
-import oficina.core.history.ToReturn;
 import oficina.core.office.Directions;
 import oficina.core.office.Directions.CallerBook;
 import oficina.core.people.PersonId;
@@ -61,7 +61,7 @@ public class DirectionsStore {
         .query(
             row -> {
               rules.put(
-                  ToReturn.partyOf(row.getString("owner_key")),
+                  Owner.of(row.getString("owner_key")),
                   CoreJson.CALL_RULES.readValue(row.getString("body")));
             });
     return rules;
@@ -70,7 +70,7 @@ public class DirectionsStore {
   /** Puts what somebody, or a line, has decided in the place of what they had decided before. */
   public void keep(Party owner, CallRules rules) {
     jdbc.sql("replace into call_rules (owner_key, body) values (?, ?)")
-        .params(ToReturn.listOfOwner(owner), CoreJson.JSON.writeValueAsString(rules))
+        .params(Owner.key(owner), CoreJson.JSON.writeValueAsString(rules))
         .update();
   }
 

@@ -1,16 +1,15 @@
 package oficina.server.recordings;
 
+import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
-import oficina.server.threads.Threads;
+import oficina.server.threads.Hourly;
 import oficina.server.time.MovableClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -25,9 +24,8 @@ class Forgetting {
   /** So long what was removed by mistake can still be brought back. */
   private static final Duration KEPT_AFTER_REMOVAL = Duration.ofDays(1);
 
-  /** Whoever moves the clock waits for no database. */
-  private final ExecutorService work =
-      Executors.newSingleThreadExecutor(Threads.behind("forgetting"));
+  /** Behind all other work: whoever moves the clock waits for no database. */
+  private final Hourly hourly = new Hourly("forgetting-recordings", this::now);
 
   private final RecordingStore recordings;
   private final LogStore log;
@@ -46,7 +44,7 @@ class Forgetting {
     this.office = office;
     this.pushes = pushes;
     this.clock = clock;
-    clock.onMove(() -> work.execute(this::now));
+    clock.onMove(() -> hourly.soon());
   }
 
   /** Whatever is to be forgotten by now. */
@@ -69,5 +67,10 @@ class Forgetting {
     } catch (DataAccessException e) {
       LOG.warn("Recordings are not forgotten now: {}", e.getMessage());
     }
+  }
+
+  @PreDestroy
+  void stop() {
+    hourly.stop();
   }
 }

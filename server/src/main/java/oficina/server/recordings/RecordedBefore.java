@@ -16,9 +16,12 @@ import oficina.core.history.Part;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
 import oficina.core.sound.Pcm;
-import oficina.server.history.HistoryStore;
+import oficina.server.history.HistoryWritingStore;
 import oficina.server.keeping.KeptSound;
 import oficina.server.push.Pushes;
+import oficina.server.tapes.RecordingFilingStore;
+import oficina.server.tapes.TapeLabel;
+import oficina.server.tapes.TapeWriter;
 import org.springframework.stereotype.Component;
 
 /** Files calls that were recorded before this office began: those of the demo. */
@@ -27,10 +30,10 @@ public class RecordedBefore {
   private static final Duration RANG = Duration.ofSeconds(6);
 
   private final RecordingFilingStore recordings;
-  private final HistoryStore history;
+  private final HistoryWritingStore history;
   private final Pushes pushes;
 
-  RecordedBefore(RecordingFilingStore recordings, HistoryStore history, Pushes pushes) {
+  RecordedBefore(RecordingFilingStore recordings, HistoryWritingStore history, Pushes pushes) {
     this.recordings = recordings;
     this.history = history;
     this.pushes = pushes;

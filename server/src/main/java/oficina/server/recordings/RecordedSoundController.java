@@ -19,6 +19,7 @@ import oficina.server.recordings.LogStore.Deed;
 import oficina.server.recordings.RecordingStore.Recording;
 import oficina.server.softphone.OpusFile;
 import oficina.server.speech.Transcriber.Word;
+import oficina.server.tapes.TapeWriter;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;

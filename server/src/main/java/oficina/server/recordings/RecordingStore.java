@@ -15,7 +15,9 @@ import oficina.server.database.Cursor;
 import oficina.server.database.Times;
 import oficina.server.json.CoreJson;
 import oficina.server.keeping.SoundStore;
+import oficina.server.keeping.TranscriptState;
 import oficina.server.speech.Transcriber.Word;
+import oficina.server.tapes.Mark;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -55,16 +57,6 @@ class RecordingStore {
   RecordingStore(JdbcClient jdbc, SoundStore sounds) {
     this.jdbc = jdbc;
     this.sounds = sounds;
-  }
-
-  /** Whether what was said has been written down. */
-  enum TranscriptState {
-    /** Nobody has asked for it. */
-    NONE,
-    WAITING,
-    DONE,
-    /** There can be none. */
-    FAILED
   }
 
   /**

@@ -104,7 +104,6 @@ public class Softphones implements ExchangeListener {
       Connection mine = loop.state().call(id).of(at.person());
       if (mine.state() == ConnectionState.CONNECTED && at.device().equals(mine.device())) {
         loop.run(new CallCommand.SendDigits(id, at.person(), key));
-        loop.pressed(id, key);
         return;
       }
     }

@@ -8,10 +8,10 @@ import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.sound.Pcm;
+import oficina.server.mailboxes.LeftBefore;
 import oficina.server.office.DemoOffice;
 import oficina.server.office.OfficeData;
 import oficina.server.speech.Speaker;
-import oficina.server.voicemail.LeftBefore;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 

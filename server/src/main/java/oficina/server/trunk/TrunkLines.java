@@ -308,12 +308,6 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   @Override
   public void keys(TrunkCall call, String digits) {
     report(call, (id, leg) -> new NetworkCommand.NetworkKeys(id, leg, digits));
-    Place place = now.get(call);
-    if (place != null) {
-      OutsidePhone phone = loop.state().outsidePhoneOn(place.call());
-      Call in = phone == null ? null : phone.speaksIn(loop.state());
-      loop.pressed(in == null ? place.call() : in.id(), digits);
-    }
   }
 
   @Override

@@ -6,6 +6,7 @@ import oficina.core.people.PersonId;
 import oficina.server.keeping.Dictation;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundStore;
+import oficina.server.keeping.TranscriptState;
 import oficina.server.office.OfficeData;
 import oficina.server.push.Pushes;
 import oficina.server.speech.Transcriber.Word;
@@ -17,12 +18,12 @@ import org.springframework.stereotype.Component;
 @Component
 @Order(1)
 class Dictated implements Dictation {
-  private final MessageStore messages;
+  private final TranscriptStore messages;
   private final SoundStore sounds;
   private final OfficeData office;
   private final Pushes pushes;
 
-  Dictated(MessageStore messages, SoundStore sounds, OfficeData office, Pushes pushes) {
+  Dictated(TranscriptStore messages, SoundStore sounds, OfficeData office, Pushes pushes) {
     this.messages = messages;
     this.sounds = sounds;
     this.office = office;
@@ -54,8 +55,8 @@ class Dictated implements Dictation {
   public void written(long id, @Nullable List<List<Word>> words) {
     String mailbox =
         words == null
-            ? messages.transcribed(id, MessageStore.TranscriptState.NONE, List.of())
-            : messages.transcribed(id, MessageStore.TranscriptState.DONE, words.get(0));
+            ? messages.transcribed(id, TranscriptState.FAILED, List.of())
+            : messages.transcribed(id, TranscriptState.DONE, words.get(0));
     pushes.voicemailChanged(office.now().people(Trays.owner(mailbox)));
   }
 }

@@ -2,8 +2,8 @@ package oficina.server.voicemail;
 
 import java.time.Instant;
 import oficina.core.call.CallId;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
-import oficina.core.history.ToReturn;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,24 +14,21 @@ import org.jspecify.annotations.Nullable;
  * @param began when the recording began
  * @param tray {@link Trays#BLOCKED} when it is kept apart; null otherwise
  */
-record Label(
+public record Label(
     CallId call, int leg, Party owner, Party caller, Instant began, @Nullable String tray) {
 
   /** The one name of what was recorded there. */
-  String place() {
+  public String place() {
     return place(call, leg);
   }
 
-  static String place(CallId call, int leg) {
+  public static String place(CallId call, int leg) {
     return call.value() + "." + leg;
   }
 
   /** What the mailbox is called. */
-  String mailbox() {
-    return tray == null ? mailbox(owner) : Trays.apart(mailbox(owner));
-  }
-
-  static String mailbox(Party owner) {
-    return ToReturn.listOfOwner(owner);
+  public String mailbox() {
+    String mailbox = Owner.key(owner);
+    return tray == null ? mailbox : Trays.apart(mailbox);
   }
 }

@@ -13,9 +13,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.history.SearchWords;
-import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.database.Cursor;
 import oficina.server.keeping.KeptSound;
@@ -56,6 +56,8 @@ class MessageController {
   private static final int PAGE = 50;
 
   private final MessageStore messages;
+  private final MessageMarkStore marks;
+  private final MessageFilingStore filing;
   private final MessageViews views;
   private final SoundStore sounds;
   private final OfficeData office;
@@ -64,12 +66,16 @@ class MessageController {
 
   MessageController(
       MessageStore messages,
+      MessageMarkStore marks,
+      MessageFilingStore filing,
       MessageViews views,
       SoundStore sounds,
       OfficeData office,
       Pushes pushes,
       MovableClock clock) {
     this.messages = messages;
+    this.marks = marks;
+    this.filing = filing;
     this.views = views;
     this.sounds = sounds;
     this.office = office;
@@ -83,7 +89,7 @@ class MessageController {
   }
 
   private List<String> mailboxes(Employee me) {
-    return ToReturn.listsOf(me.id(), office.directory());
+    return Owner.keysFor(me.id(), office.directory());
   }
 
   /** Everybody who hears this mailbox has it before them as it is now. */
@@ -122,12 +128,12 @@ class MessageController {
     if (words.isEmpty() && !text.isBlank()) {
       return new VoicemailPage(List.of(), fresh, null); // nothing that could be found
     }
-    List<MessageStore.Message> found =
+    List<Message> found =
         messages.page(
             blocked ? Trays.apart(mailboxes) : mailboxes, onlyNew, words, cursor(before), PAGE + 1);
     boolean more = found.size() > PAGE;
-    List<MessageStore.Message> shown = more ? found.subList(0, PAGE) : found;
-    MessageStore.Message last = more ? shown.get(PAGE - 1) : null;
+    List<Message> shown = more ? found.subList(0, PAGE) : found;
+    Message last = more ? shown.get(PAGE - 1) : null;
     return new VoicemailPage(
         shown.stream().map(message -> views.view(message, me.id())).toList(),
         fresh,
@@ -141,7 +147,7 @@ class MessageController {
 
   // --- one message ------------------------------------------------------------------------------
 
-  private MessageStore.Message message(Employee me, long id) {
+  private Message message(Employee me, long id) {
     return messages.message(id, mine(me)).orElseThrow(MessageController::none);
   }
 
@@ -228,9 +234,7 @@ class MessageController {
         me,
         id,
         mine ->
-            heard.on()
-                ? messages.heard(id, mine, me.id(), clock.instant())
-                : messages.unheard(id, mine));
+            heard.on() ? marks.heard(id, mine, me.id(), clock.instant()) : marks.unheard(id, mine));
   }
 
   /** Somebody has dealt with it, or nobody has. */
@@ -243,8 +247,8 @@ class MessageController {
         id,
         mine ->
             dealt.on()
-                ? messages.dealt(id, mine, me.id(), clock.instant())
-                : messages.notDealt(id, mine));
+                ? marks.dealt(id, mine, me.id(), clock.instant())
+                : marks.notDealt(id, mine));
   }
 
   record Note(@NotNull @Size(max = 2_000) String text) {}
@@ -254,7 +258,7 @@ class MessageController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void note(
       @AuthenticationPrincipal Employee me, @PathVariable long id, @Valid @RequestBody Note note) {
-    change(me, id, mine -> messages.note(id, mine, note.text()));
+    change(me, id, mine -> marks.note(id, mine, note.text()));
   }
 
   /**
@@ -269,7 +273,7 @@ class MessageController {
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
       @Valid @RequestBody Correction correction) {
-    change(me, id, mine -> messages.correct(id, mine, correction.text()));
+    change(me, id, mine -> marks.correct(id, mine, correction.text()));
   }
 
   /**
@@ -288,9 +292,9 @@ class MessageController {
     if (!office.now().hasMailbox(to)) {
       throw new Problem(HttpStatus.CONFLICT, "NO_MAILBOX", Map.of());
     }
-    String mailbox = Label.mailbox(to);
+    String mailbox = Owner.key(to);
     String place = UUID.randomUUID().toString();
-    if (!messages.pass(id, mine(me), mailbox, me.id(), passing.note(), place)) {
+    if (!filing.pass(id, mine(me), mailbox, me.id(), passing.note(), place)) {
       throw none();
     }
     changed(List.of(mailbox));
@@ -314,7 +318,7 @@ class MessageController {
 
   private void remove(Employee me, Several several, @Nullable Instant at) {
     List<String> mine = mine(me);
-    messages.remove(several.ids(), mine, at);
+    marks.remove(several.ids(), mine, at);
     changed(messages.mailboxes(several.ids(), mine));
   }
 }

@@ -1,7 +1,7 @@
 package oficina.server.voicemail;
 
 import java.util.List;
-import oficina.core.history.ToReturn;
+import oficina.core.call.Owner;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import org.springframework.stereotype.Component;
@@ -28,6 +28,6 @@ public class MessageCounts {
   }
 
   private List<String> mailboxes(PersonId person) {
-    return ToReturn.listsOf(person, office.directory());
+    return Owner.keysFor(person, office.directory());
   }
 }

@@ -8,6 +8,7 @@ import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.SpokenNumbers;
 import oficina.core.people.PersonId;
+import oficina.server.keeping.TranscriptState;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -59,7 +60,7 @@ class MessageViews {
       String note,
       @Schema(nullable = true) @Nullable String passedBy,
       String passedNote,
-      MessageStore.TranscriptState transcript,
+      TranscriptState transcript,
       String firstWords) {}
 
   /** A number that was spoken in a message, and what to dial for it. */
@@ -80,7 +81,7 @@ class MessageViews {
       @Schema(nullable = true) @Nullable String corrected,
       List<Spoken> numbers) {}
 
-  MessageView view(MessageStore.Message message, PersonId viewer) {
+  MessageView view(Message message, PersonId viewer) {
     Party owner = Trays.owner(message.mailbox());
     return new MessageView(
         message.id(),
@@ -98,13 +99,13 @@ class MessageViews {
         firstWords(message.transcript()));
   }
 
-  private @Nullable DeedView deed(MessageStore.@Nullable Deed deed, PersonId viewer) {
+  private @Nullable DeedView deed(Message.@Nullable Deed deed, PersonId viewer) {
     return deed == null
         ? null
         : new DeedView(office.now().nameOf(deed.by()), deed.by().equals(viewer), deed.at());
   }
 
-  private static String firstWords(MessageStore.Transcript transcript) {
+  private static String firstWords(Message.Transcript transcript) {
     List<String> words =
         transcript.corrected() == null
             ? transcript.words().stream().map(Transcriber.Word::text).toList()
@@ -113,12 +114,12 @@ class MessageViews {
     return words.size() > FIRST_WORDS ? first + " …" : first;
   }
 
-  Letter letter(MessageStore.Message message, PersonId viewer) {
+  Letter letter(Message message, PersonId viewer) {
     List<Integer> outline = new ArrayList<>();
     for (byte part : message.outline()) {
       outline.add((int) part);
     }
-    MessageStore.Transcript transcript = message.transcript();
+    Message.Transcript transcript = message.transcript();
     return new Letter(
         view(message, viewer),
         outline,
@@ -128,7 +129,7 @@ class MessageViews {
   }
 
   /** What can be called of what was said. */
-  private List<Spoken> numbers(MessageStore.Transcript transcript) {
+  private List<Spoken> numbers(Message.Transcript transcript) {
     List<Spoken> numbers = new ArrayList<>();
     List<String> words = transcript.words().stream().map(Transcriber.Word::text).toList();
     for (String digits : SpokenNumbers.in(words)) {

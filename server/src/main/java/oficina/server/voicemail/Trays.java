@@ -3,16 +3,16 @@ package oficina.server.voicemail;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import oficina.core.call.Owner;
 import oficina.core.call.Party;
-import oficina.core.history.ToReturn;
 
 /**
  * A mailbox has a second tray, for what callers say who are blocked: it is nobody's list of calls
  * to return, is not counted as new, and is looked at only by whoever opens it.
  */
-final class Trays {
+public final class Trays {
   /** The tray of callers who are blocked. */
-  static final String BLOCKED = "blocked";
+  public static final String BLOCKED = "blocked";
 
   private static final String APART = "!";
 
@@ -24,19 +24,19 @@ final class Trays {
   }
 
   /** The second trays of these mailboxes. */
-  static List<String> apart(Collection<String> mailboxes) {
+  public static List<String> apart(Collection<String> mailboxes) {
     return mailboxes.stream().map(Trays::apart).toList();
   }
 
   /** Both trays of these mailboxes. */
-  static List<String> both(Collection<String> mailboxes) {
+  public static List<String> both(Collection<String> mailboxes) {
     List<String> both = new ArrayList<>(mailboxes);
     both.addAll(apart(mailboxes));
     return both;
   }
 
   /** Whose mailbox a tray is of. */
-  static Party owner(String tray) {
-    return ToReturn.partyOf(tray.replace(APART, ""));
+  public static Party owner(String tray) {
+    return Owner.of(tray.replace(APART, ""));
   }
 }

@@ -3,9 +3,12 @@ package oficina.server.softphone;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
 import oficina.core.sound.BadSoundException;
 import oficina.core.sound.G711;
 import oficina.core.sound.Pcm;
@@ -13,13 +16,14 @@ import oficina.core.sound.Wav;
 import oficina.core.tones.Goertzel;
 import oficina.server.Client;
 import oficina.server.ServerProcess;
+import oficina.server.tapes.TapeWriter;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** What was said before the server was killed is there after its restart, but for a second. */
 class KilledWhileRecordingTest {
   private static final int HERTZ = 900;
-  private static final int SPOKEN_SECONDS = 4;
+  private static final int SPOKEN_SECONDS = 3;
   private static final int FRAME = 160;
   private static final long PATIENCE_NANOS = 40_000_000_000L;
 
@@ -42,8 +46,7 @@ class KilledWhileRecordingTest {
       server.start();
       try (Client tomasz = Client.withoutPage(server.address(), "tomasz")) {
         JsonNode message = awaitMessage(tomasz);
-        assertThat(message.get("length").asLong())
-            .isGreaterThan((SPOKEN_SECONDS - 1) * 1_000L - 100);
+        assertThat(message.get("length").asLong()).isGreaterThan(SPOKEN_SECONDS * 1_000L - 100);
         byte[] file =
             tomasz.bytes("/api/voicemail/" + message.get("id").asLong() + "/sound").body();
         short[] samples = Wav.read(file, Duration.ofMinutes(3));
@@ -68,19 +71,32 @@ class KilledWhileRecordingTest {
       ines.service(call, "to-mailbox");
       ines.awaitCall("MESSAGE");
       ines.post("/api/calls/" + call + "/digits", Map.of("digits", "#")); // no greeting
-      send(page, 50 * SPOKEN_SECONDS + 25); // the tone is half a second
+      speakUntilKept(page, server, /* channels= */ 1, SPOKEN_SECONDS);
       server.kill();
     }
   }
 
-  private static void send(TestPage page, int frames) throws IOException {
+  /** Sends a tone until so much of what was recorded is on the disk, however long that takes. */
+  private static void speakUntilKept(TestPage page, ServerProcess server, int channels, int seconds)
+      throws IOException {
     byte[] frame = frame();
     long next = System.nanoTime();
-    for (int i = 0; i < frames; i++) {
+    while (kept(server) < (long) seconds * Pcm.RATE * channels) {
       page.send(frame, FRAME);
       next += 20_000_000;
       LockSupport.parkNanos(next - System.nanoTime());
     }
+  }
+
+  /** How many bytes of sound are in the files of what is being recorded. */
+  private static long kept(ServerProcess server) throws IOException {
+    long bytes = 0;
+    try (Stream<Path> files = Files.walk(server.database().beside("recordings"))) {
+      for (Path file : files.filter(each -> each.toString().endsWith(".alaw")).toList()) {
+        bytes += Files.size(file);
+      }
+    }
+    return bytes;
   }
 
   private static JsonNode awaitMessage(Client owner) {
@@ -112,11 +128,11 @@ class KilledWhileRecordingTest {
         JsonNode tape = ines.connect().get("calls").get(0).get("tape");
         tomasz.connect();
         assertThat(tape.get("on").asBoolean()).as("it goes on").isTrue();
-        speak(ines, SPOKEN_SECONDS);
+        speak(server, ines, 2 * SPOKEN_SECONDS);
         ines.service(call, "clear");
         JsonNode recording = await(ines, "/api/recordings", "recordings");
         assertThat(recording.get("length").asLong())
-            .isGreaterThan((2 * SPOKEN_SECONDS - 1) * 1_000L - 500);
+            .isGreaterThan(2 * SPOKEN_SECONDS * 1_000L - 500);
         byte[] file =
             ines.bytes("/api/recordings/" + recording.get("id").asLong() + "/sound").body();
         short[] samples = Wav.read(file, Duration.ofMinutes(3)); // both sides in one
@@ -135,18 +151,18 @@ class KilledWhileRecordingTest {
     ines.awaitCall("TALKING");
     assertThat(ines.post("/api/calls/" + call + "/recorded", Map.of("on", true)).status())
         .isEqualTo(204);
-    speak(ines, SPOKEN_SECONDS);
+    speak(server, ines, SPOKEN_SECONDS);
     server.kill();
     return call;
   }
 
-  /** Ines' page sends a tone. */
-  private static void speak(Client ines, int seconds) throws IOException {
+  /** Ines' page sends a tone until so much of the call is kept. */
+  private static void speak(ServerProcess server, Client ines, int seconds) throws IOException {
     try (TestPage page = new TestPage()) {
       Map<String, String> offer = Map.of("device", "window", "sdp", page.offer(/* opus= */ false));
       page.answered(ines.post("/api/softphone", offer).body().get("sdp").asString());
       page.connect();
-      send(page, seconds * 50);
+      speakUntilKept(page, server, TapeWriter.CHANNELS, seconds);
     }
   }
 }

@@ -1,0 +1,179 @@
+import { IconChevronDown } from '@tabler/icons-react';
+import { Suspense, lazy, useEffect, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useLocation } from 'wouter';
+import { Lamp } from '../people/Lamp';
+import { usePeople } from '../people/store';
+import { useMe } from '../session/session';
+import { saidOf, useKept, useOwnStatus } from '../status/status';
+import { useFresh } from '../voicemail/messages';
+import { DeviceChip } from './DeviceChip';
+import { Mark } from '../ui/Mark';
+import { PersonMenu } from './PersonMenu';
+import { tabs } from './tabs';
+
+/** Sheets load when they are opened. */
+const PreferencesDialog = lazy(() =>
+  import('../preferences/PreferencesDialog').then((it) => ({ default: it.PreferencesDialog })),
+);
+const PasswordDialog = lazy(() =>
+  import('../session/PasswordDialog').then((it) => ({ default: it.PasswordDialog })),
+);
+const OfficeRecording = lazy(() =>
+  import('../recordings/OfficeRecording').then((it) => ({ default: it.OfficeRecording })),
+);
+const OpeningSheet = lazy(() =>
+  import('../rules/OpeningSheet').then((it) => ({ default: it.OpeningSheet })),
+);
+const OutcomesDialog = lazy(() =>
+  import('../followup/OutcomesDialog').then((it) => ({ default: it.OutcomesDialog })),
+);
+const SignInsDialog = lazy(() =>
+  import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
+);
+
+interface Props {
+  onKeys: () => void;
+  onStatus: () => void;
+}
+
+/** The band along the top: the tabs, and always in sight my number, device and state. */
+export function Header({ onKeys, onStatus }: Props) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const [pathname] = useLocation();
+  const isOpen = (path: string) => pathname === path || pathname.startsWith(`${path}/`);
+  return (
+    <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4">
+      <p className="flex h-[52px] items-center gap-2 pr-4 text-xl font-bold max-sm:pr-0">
+        <Mark />
+        <span className="max-sm:sr-only">{t('product')}</span>
+      </p>
+      <nav
+        aria-label={t('tab.all')}
+        className="order-last flex gap-1 self-end max-md:w-full max-sm:gap-0 md:order-none"
+      >
+        {tabs(me).map((tab) => (
+          <Link
+            key={tab.path}
+            to={tab.path}
+            title={t('key.title', { key: tab.key })}
+            aria-label={tab.short && t(tab.word)}
+            aria-current={isOpen(tab.path) ? 'page' : undefined}
+            className={`rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-sm:px-1.5 max-sm:text-sm ${
+              isOpen(tab.path)
+                ? 'bg-base-200 text-base-content font-semibold'
+                : 'opacity-85 hover:opacity-100'
+            }`}
+          >
+            <span className={tab.short ? 'max-sm:hidden' : undefined}>{t(tab.word)}</span>
+            {tab.short && <span className="sm:hidden">{t(tab.short)}</span>}
+            {tab.path === '/voicemail' && <Fresh />}
+          </Link>
+        ))}
+      </nav>
+      <div className="on-band ml-auto flex h-[52px] items-center gap-2">
+        <DeviceChip />
+        <PersonChip onKeys={onKeys} onStatus={onStatus} />
+      </div>
+    </header>
+  );
+}
+
+/** How many messages are new. */
+function Fresh() {
+  const { t } = useTranslation();
+  const fresh = useFresh();
+  return fresh > 0 ? (
+    <span
+      aria-label={t('voicemail.count', { count: fresh })}
+      className="bg-accent text-accent-content ml-2 rounded px-1.5 py-0.5 text-sm font-bold"
+    >
+      {fresh}
+    </span>
+  ) : null;
+}
+
+function PersonChip({ onKeys, onStatus }: Props) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const lamp = usePeople(
+    (store) => store.people.find((person) => person.id === me.id)?.lamp ?? 'OFF',
+  );
+  const status = useOwnStatus();
+  const kept = useKept(status);
+  const [open, setOpen] = useState(false);
+  const [dialog, setDialog] = useState<
+    '' | 'opening' | 'outcomes' | 'password' | 'preferences' | 'recording' | 'signIns'
+  >('');
+  const box = useRef<HTMLDivElement>(null);
+
+  useEffect(() => {
+    if (!open) {
+      return undefined;
+    }
+    const outside = (event: Event) => {
+      const escape = event instanceof KeyboardEvent && event.key === 'Escape';
+      if (
+        escape ||
+        (event.type === 'pointerdown' && !box.current?.contains(event.target as Node))
+      ) {
+        setOpen(false);
+      }
+    };
+    document.addEventListener('pointerdown', outside);
+    document.addEventListener('keydown', outside);
+    return () => {
+      document.removeEventListener('pointerdown', outside);
+      document.removeEventListener('keydown', outside);
+    };
+  }, [open]);
+
+  return (
+    <div ref={box} className="relative">
+      <button
+        type="button"
+        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <Lamp lamp={lamp} />
+        <span className="leading-tight">
+          <span className="block max-w-40 truncate font-semibold max-sm:sr-only">
+            {me.name} <span className="font-normal">{me.extension}</span>
+          </span>
+          <span className="block text-xs opacity-80">
+            <span className="sm:hidden">{me.extension} · </span>
+            {t(`lamp.${lamp}`)}
+            {kept > 0 && (
+              <span className="text-accent"> · {t('status.kept', { count: kept })}</span>
+            )}
+            {kept === 0 && status?.until && ` · ${saidOf({ ...status, text: '' }, t)}`}
+          </span>
+        </span>
+        <IconChevronDown size={16} aria-hidden="true" />
+      </button>
+      {open && (
+        <PersonMenu
+          onClose={() => setOpen(false)}
+          onKeys={onKeys}
+          onPassword={() => setDialog('password')}
+          onPreferences={() => setDialog('preferences')}
+          onOpening={() => setDialog('opening')}
+          onStatus={onStatus}
+          onOutcomes={() => setDialog('outcomes')}
+          onRecording={() => setDialog('recording')}
+          onSignIns={() => setDialog('signIns')}
+        />
+      )}
+      <Suspense>
+        {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
+        {dialog === 'opening' && <OpeningSheet onClose={() => setDialog('')} />}
+        {dialog === 'outcomes' && <OutcomesDialog onClose={() => setDialog('')} />}
+        {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
+        {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
+        {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
+      </Suspense>
+    </div>
+  );
+}

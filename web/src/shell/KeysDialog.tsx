@@ -1,0 +1,44 @@
+import { useTranslation } from 'react-i18next';
+import { KEY_OF } from '../calls/callKeys';
+import { useMe } from '../session/session';
+import { Dialog } from '../ui/Dialog';
+import { tabs } from './tabs';
+
+/** The list of keys. */
+export function KeysDialog({ onClose }: { onClose: () => void }) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const rows: [string, string][] = [
+    ['/', t('key.dial')],
+    ['0–9 + * #', t('key.digits')],
+    ['↑ ↓', t('key.choose')],
+    ['Enter', t('key.enter')],
+    ['K', t('key.keypad')],
+    ['Alt 1–9', t('key.speed')],
+    ['.', t('key.note')],
+    ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
+    ['L', t('key.connect')],
+    ['↑ ↓', t('key.strip')],
+    ...tabs(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
+    ['G', t('key.pickUp')],
+    ['=', t('key.takeOver')],
+    [',', t('key.status')],
+    ['?', t('key.help')],
+    ['Esc', t('key.escape')],
+  ];
+  return (
+    <Dialog title={t('key.list')} onClose={onClose} wide>
+      <p className="quiet mb-3">{t('key.alt')}</p>
+      <dl className="gap-x-8 sm:columns-2">
+        {rows.map(([key, does]) => (
+          <div key={key + does} className="flex break-inside-avoid items-baseline gap-3 pb-1">
+            <dt className="w-20 shrink-0 text-right">
+              <kbd className="kbd">{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </Dialog>
+  );
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { askForNotifications, notificationsWanted } from '../ring/notifications';
+import { canTakeTelLinks, takeTelLinks } from '../dial/telLink';
+import { useMe, useSessionActions } from '../session/session';
+import { KeyCap } from '../ui/KeyCap';
+import { type Theme, setTheme, theme } from './theme';
+
+interface Props {
+  onClose: () => void;
+  onKeys: () => void;
+  onPassword: () => void;
+  onPreferences: () => void;
+  onOpening: () => void;
+  onOutcomes: () => void;
+  onStatus: () => void;
+  onRecording: () => void;
+  onSignIns: () => void;
+}
+
+/** What belongs to me and not to a call. */
+export function PersonMenu({
+  onClose,
+  onKeys,
+  onPassword,
+  onPreferences,
+  onOpening,
+  onOutcomes,
+  onStatus,
+  onRecording,
+  onSignIns,
+}: Props) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const { signOut, tipsSeen } = useSessionActions();
+  const [chosen, setChosen] = useState(theme());
+  const item = (word: string, run: () => void, key?: string) => (
+    <li>
+      <button
+        type="button"
+        className="hover:bg-base-200 flex w-full items-center justify-between rounded px-3 py-2 text-left"
+        onClick={() => {
+          onClose();
+          run();
+        }}
+      >
+        {t(word)} {key && <KeyCap name={key} />}
+      </button>
+    </li>
+  );
+
+  return (
+    <div className="sheet text-base-content absolute right-0 z-40 mt-2 w-72 p-2 shadow-lg">
+      <dl className="border-base-300 mb-2 grid grid-cols-[auto_1fr] gap-x-3 border-b px-3 pb-2">
+        <dt className="quiet">{t('me.extension')}</dt>
+        <dd className="text-right font-semibold">{me.extension}</dd>
+        {me.directNumber && (
+          <>
+            <dt className="quiet">{t('me.direct')}</dt>
+            <dd className="text-right font-semibold">{me.directNumber}</dd>
+          </>
+        )}
+        <dt className="quiet">{t('me.team')}</dt>
+        <dd className="text-right">{me.team}</dd>
+      </dl>
+      <ul>
+        {item('me.status', onStatus, ',')}
+        {notificationsWanted() && item('me.notifications', askForNotifications)}
+        {item('me.preferences', onPreferences)}
+        {canTakeTelLinks && item('me.telLinks', takeTelLinks)}
+        {me.role === 'administrator' && item('me.recording', onRecording)}
+        {me.role === 'administrator' && item('me.outcomes', onOutcomes)}
+        {me.role === 'administrator' && item('me.opening', onOpening)}
+        {item('me.tips', () => void tipsSeen(false))}
+        {item('me.keys', onKeys, '?')}
+        {item('me.password', onPassword)}
+        {item('me.signIns', onSignIns)}
+      </ul>
+      <label className="flex items-center justify-between gap-3 px-3 py-2">
+        {t('theme.label')}
+        <select
+          className="select select-sm w-36"
+          value={chosen}
+          onChange={(event) => {
+            const next = event.target.value as Theme;
+            setTheme(next);
+            setChosen(next);
+          }}
+        >
+          {(['system', 'day', 'night'] as const).map((each) => (
+            <option key={each} value={each}>
+              {t(`theme.${each}`)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <ul className="border-base-300 mt-1 border-t pt-1">
+        {item('me.signOut', () => void signOut())}
+      </ul>
+    </div>
+  );
+}
