@@ -1,28 +1,26 @@
 import { useTranslation } from 'react-i18next';
-import { Link } from 'wouter';
-import { KeyCap } from '../ui/KeyCap';
+import { CallBar } from './CallBar';
 import { Ringing } from './Ringing';
+import { activeCall, inOrder } from './order';
 import { useCalls } from './store';
 
-/** Calls while another view than the desk is open: a ringing one whole, the others in a line. */
+/** Calls while another view than the desk is open: a ringing one whole, the one that is meant in a row. */
 export function CallsElsewhere() {
   const { t } = useTranslation();
-  const calls = useCalls();
-  const others = calls.filter((call) => call.phase !== 'RINGING').length;
+  const calls = inOrder(useCalls());
+  const others = calls.filter((call) => call.phase !== 'RINGING');
+  // Of several on hold the one that was spoken in last.
+  const meant = activeCall(others) ?? [...others].sort((a, b) => b.since.localeCompare(a.since))[0];
   if (calls.length === 0) {
     return null;
   }
   return (
-    <section aria-label={t('inHand.title')} className="mb-4 flex flex-col gap-2">
+    <section
+      aria-label={t('inHand.title')}
+      className="mb-4 flex flex-col gap-2 max-lg:sticky max-lg:top-0 max-lg:z-10"
+    >
       <Ringing />
-      {others > 0 && (
-        <p className="sheet flex items-center justify-between px-4 py-2">
-          {t('inHand.elsewhere', { count: others })}
-          <Link to="/desk" className="btn btn-sm btn-plain">
-            {t('inHand.toDesk')} <KeyCap name="B" />
-          </Link>
-        </p>
-      )}
+      {meant && <CallBar call={meant} more={others.length - 1} />}
     </section>
   );
 }

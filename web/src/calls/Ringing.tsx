@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { CallStrip } from './CallStrip';
+import { RingingStrip } from './RingingStrip';
 import { inOrder } from './order';
 import { useCalls } from './store';
 
@@ -20,7 +20,7 @@ export function Ringing({ over = false }: { over?: boolean }) {
       className={`${over ? 'order-first w-full max-w-3xl' : 'max-lg:over-all'} flex max-h-[50dvh] shrink-0 flex-col gap-2 overflow-y-auto`}
     >
       {ringing.map((call) => (
-        <CallStrip key={call.id} call={call} />
+        <RingingStrip key={call.id} call={call} />
       ))}
     </section>
   );

@@ -1,19 +1,13 @@
-import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
+import { CardButton } from '../contacts/CardButton';
 import { choose } from '../contacts/contacts';
 import { BlockButton } from '../rules/BlockButton';
 import { nameOf } from './order';
 
-/** Loads when a card is wanted. */
-const CardSheet = lazy(() =>
-  import('../contacts/CardSheet').then((it) => ({ default: it.CardSheet })),
-);
-
 /** Who is at an outside number: asks when it can be several, and leads to the card without leaving the call. */
 export function WhoIsIt({ call }: { call: CallView }) {
   const { t } = useTranslation();
-  const [card, setCard] = useState(false);
   const { other } = call;
   if (other.kind === 'WITHHELD') {
     return <BlockButton other={other} small />;
@@ -41,23 +35,9 @@ export function WhoIsIt({ call }: { call: CallView }) {
         </>
       )}
       {(contact || several.length === 0) && (
-        <button
-          type="button"
-          className="btn btn-xs btn-plain"
-          aria-label={
-            contact ? t('who.open', { name: nameOf(other, t('party.withheld')) }) : undefined
-          }
-          onClick={() => setCard(true)}
-        >
-          {t(contact ? 'who.card' : 'who.write')}
-        </button>
+        <CardButton other={other} name={nameOf(other, t('party.withheld'))} small />
       )}
       <BlockButton other={other} small />
-      <Suspense>
-        {card && (
-          <CardSheet contact={contact} number={other.number ?? ''} onClose={() => setCard(false)} />
-        )}
-      </Suspense>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import type { CallView, ConferenceView, NewCall, OthersCallView, PartyView } fro
 import { OUTSIDE, otherDevice, placingDevice, useDevices } from '../devices/store';
 import { device } from '../live/device';
 import { attempt } from '../notices/attempt';
+import { navigate } from 'wouter/use-browser-location';
 import { callStore, useCallStore } from './store';
 
 export type Action = CallView['actions'][number];
@@ -158,9 +159,11 @@ export async function sendDigits(call: CallView, digits: string): Promise<void> 
   await orNotice(post(`/api/calls/${call.id}/digits`, { digits }));
 }
 
-/** Calls somebody from wherever they are shown. */
+/** Calls somebody from wherever they are shown, or chooses them for the panel that asks for somebody. */
 export async function callParty(party: Pick<PartyView, 'dial'>): Promise<void> {
-  if (party.dial) {
+  if (party.dial && callStore.meantFor(party.dial)) {
+    navigate('/desk'); // where the panel is
+  } else if (party.dial) {
     await orNotice(placeCall(party.dial));
   }
 }

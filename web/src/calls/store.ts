@@ -24,6 +24,8 @@ interface Calls {
   /** What goes on at lines that I share with others. */
   lines: LineUseView[];
   panel: { call: string; what: Panel } | null;
+  /** Who was clicked while a panel asks for somebody; another object with each click. */
+  target: { dial: string; nth: number };
   /** The call the keys mean, when one was chosen. */
   chosen: string;
 }
@@ -35,8 +37,17 @@ const NONE: Calls = {
   others: [],
   lines: [],
   panel: null,
+  target: { dial: '', nth: 0 },
   chosen: '',
 };
+
+/** Whether the panel of a call that still is there asks for this. */
+function asksFor({ panel, calls }: Calls, what: Panel): boolean {
+  return panel?.what === what && calls.some((call) => call.id === panel.call);
+}
+
+/** Whether one is choosing where to send a call. */
+export const useTransferring = () => useCallStore((store) => asksFor(store, 'TRANSFER'));
 
 /** My calls, and what I have opened of them. */
 export const useCallStore = create<Calls>(() => NONE);
@@ -59,7 +70,22 @@ export const callStore = {
   togglePanel: (call: string, what: Panel) =>
     useCallStore.setState(({ panel }) => ({
       panel: panel?.call === call && panel.what === what ? null : { call, what },
+      target: NONE.target,
     })),
-  closePanel: () => useCallStore.setState({ panel: null }),
+  closePanel: () => useCallStore.setState({ panel: null, target: NONE.target }),
+  /**
+   * Whoever is clicked while a panel asks for somebody is meant for it.
+   *
+   * @returns whether one asks
+   */
+  meantFor(dial: string): boolean {
+    const store = useCallStore.getState();
+    const asks = asksFor(store, 'TRANSFER') || asksFor(store, 'ADD');
+    const { target } = store;
+    if (asks) {
+      useCallStore.setState({ target: { dial, nth: target.nth + 1 } });
+    }
+    return asks;
+  },
   reset: () => useCallStore.setState(NONE),
 };

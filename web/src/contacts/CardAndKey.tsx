@@ -1,12 +1,10 @@
-import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PartyView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { BlockButton } from '../rules/BlockButton';
 import { AddKeyButton } from '../speed/AddKeyButton';
 import type { For } from '../speed/speedDials';
-
-const CardSheet = lazy(() => import('./CardSheet').then((it) => ({ default: it.CardSheet })));
+import { CardButton } from './CardButton';
 
 /** What a key for this party would be for; null when there is no calling them. */
 function keyFor(other: PartyView, name: string): For | null {
@@ -22,26 +20,12 @@ function keyFor(other: PartyView, name: string): For | null {
 /** What one makes of whoever a call or message was from: a card, a speed dial. */
 export function CardAndKey({ other }: { other: PartyView }) {
   const { t } = useTranslation();
-  const [card, setCard] = useState(false);
   const target = keyFor(other, nameOf(other, t('party.withheld')));
   return (
     <>
-      {other.kind === 'OUTSIDE' && (
-        <button type="button" className="btn btn-sm btn-plain" onClick={() => setCard(true)}>
-          {t(other.known?.contact ? 'who.card' : 'who.write')}
-        </button>
-      )}
+      <CardButton other={other} />
       {target && <AddKeyButton target={target} />}
       <BlockButton other={other} />
-      <Suspense>
-        {card && (
-          <CardSheet
-            contact={other.known?.contact}
-            number={other.number ?? ''}
-            onClose={() => setCard(false)}
-          />
-        )}
-      </Suspense>
     </>
   );
 }

@@ -16,16 +16,18 @@ interface Props {
   call: CallView;
   /** Whether somebody is to be added, and not the call to be sent on. */
   adding: boolean;
+  /** Whom it begins with. */
+  initial: string;
 }
 
 /** The strip has room for so many; whoever is not shown cannot be chosen. */
 const MOST = 6;
 
 /** Chooses whom to send a call to, in its strip; found and ranked as in the dial field. */
-export function TargetPicker({ call, adding }: Props) {
+export function TargetPicker({ call, adding, initial }: Props) {
   const { t } = useTranslation();
   const id = useId();
-  const [text, setText] = useState('');
+  const [text, setText] = useState(initial);
   const [chosen, setChosen] = useState(0);
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<CallerId>();

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { nameOf } from '../calls/order';
+import { CardButton } from '../contacts/CardButton';
 import { NoteField } from './NoteField';
 import { FollowUpForm } from './FollowUpForm';
 import { Outcome } from './Outcome';
@@ -37,6 +38,7 @@ export function Finished({ over }: { over: Over }) {
         >
           {t('note.short')}
         </button>
+        <CardButton other={over.other} name={name} />
         <button type="button" className="btn btn-sm btn-plain" onClick={finished.away}>
           {t('finished.away')}
         </button>

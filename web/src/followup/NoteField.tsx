@@ -37,7 +37,9 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
   }
 
   function pressed(event: KeyboardEvent) {
-    const phrase = event.altKey ? phrases[Number(event.key) - 1] : undefined;
+    // By where the key is: with Shift it types something else. Alt and a digit alone is a speed dial.
+    const digit = /^Digit([1-9])$/.exec(event.code)?.[1];
+    const phrase = event.altKey && event.shiftKey && digit ? phrases[Number(digit) - 1] : undefined;
     if (phrase) {
       event.preventDefault();
       insert(phrase);
@@ -81,7 +83,7 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
             className="btn btn-xs btn-plain max-w-44"
             onClick={() => insert(phrase)}
           >
-            <span className="truncate">{phrase}</span> <KeyCap name={`Alt ${index + 1}`} />
+            <span className="truncate">{phrase}</span> <KeyCap name={`Alt ⇧ ${index + 1}`} />
           </button>
         ))}
         <button type="button" className="btn btn-xs btn-plain" onClick={() => setEditing(true)}>

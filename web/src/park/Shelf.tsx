@@ -4,6 +4,7 @@ import type { SlotView } from '../api/types';
 import { useDrop } from '../calls/drag';
 import { nameOf } from '../calls/order';
 import { takeParked } from '../calls/services';
+import { callStore, useTransferring } from '../calls/store';
 import { useNow } from '../live/now';
 import { usePreferences } from '../preferences/preferences';
 import { useMe } from '../session/session';
@@ -58,12 +59,36 @@ function Slot({ slot }: { slot: SlotView }) {
       {waiting ? (
         <Parked key={waiting.call} slot={slot} waiting={waiting} />
       ) : (
-        <p className="border-base-content/25 flex h-[3.25rem] items-center gap-2 rounded border border-dashed px-2.5">
-          <span className="quiet text-base font-bold">{slot.slot}</span>
-          <span className="quiet truncate text-xs">{slot.label}</span>
-        </p>
+        <Empty slot={slot} />
       )}
     </li>
+  );
+}
+
+const PLACE =
+  'border-base-content/25 flex h-[3.25rem] w-full items-center gap-2 rounded border border-dashed px-2.5';
+
+/** A free slot; while one chooses where to send a call, it can be chosen. */
+function Empty({ slot }: { slot: SlotView }) {
+  const { t } = useTranslation();
+  const transferring = useTransferring();
+  const shown = (
+    <>
+      <span className="quiet text-base font-bold">{slot.slot}</span>
+      <span className="quiet truncate text-xs">{slot.label}</span>
+    </>
+  );
+  return transferring ? (
+    <button
+      type="button"
+      aria-label={t('shelf.choose', { slot: slot.slot })}
+      className={`${PLACE} bg-base-100`}
+      onClick={() => callStore.meantFor(slot.slot)}
+    >
+      {shown}
+    </button>
+  ) : (
+    <p className={PLACE}>{shown}</p>
   );
 }
 

@@ -4,6 +4,7 @@ import { loadPanel } from '../calls/AnyPanel';
 import { RingingOver } from '../calls/Ringing';
 import { CallsElsewhere } from '../calls/CallsElsewhere';
 import { useCallKeys } from '../calls/callKeys';
+import { cardSheet, useCardSheet } from '../contacts/cardSheet';
 import { drafts } from '../followup/drafts';
 import { finished } from '../followup/finished';
 import { useLine } from '../live/line';
@@ -21,6 +22,9 @@ standsAbove(RingingOver);
 
 const StatusSheet = lazy(() =>
   import('../status/StatusSheet').then((it) => ({ default: it.StatusSheet })),
+);
+const CardSheet = lazy(() =>
+  import('../contacts/CardSheet').then((it) => ({ default: it.CardSheet })),
 );
 const KeysDialog = lazy(() => import('./KeysDialog').then((it) => ({ default: it.KeysDialog })));
 
@@ -44,6 +48,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const run = useLine((line) => line.run);
   const [keysOpen, setKeysOpen] = useState(false);
   const [statusOpen, setStatusOpen] = useState(false);
+  const card = useCardSheet((store) => store.card);
   useAlerts();
   useCallKeys();
   useEffect(startSound, []);
@@ -75,6 +80,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </main>
       <Notices />
       <Suspense>{statusOpen && <StatusSheet onClose={() => setStatusOpen(false)} />}</Suspense>
+      <Suspense>{card && <CardSheet {...card} onClose={cardSheet.close} />}</Suspense>
       <Suspense>{keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}</Suspense>
     </div>
   );

@@ -17,9 +17,9 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Person;
 import oficina.core.sound.Pcm;
 import oficina.server.TestServer;
+import oficina.server.mailboxes.LeftBefore;
 import oficina.server.office.OfficeData;
 import oficina.server.recordings.RecordedBefore;
-import oficina.server.mailboxes.LeftBefore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 

@@ -18,8 +18,8 @@ import oficina.core.people.Person;
 import oficina.core.sound.Pcm;
 import oficina.server.TestServer;
 import oficina.server.followup.PromisedBefore;
-import oficina.server.office.OfficeData;
 import oficina.server.mailboxes.LeftBefore;
+import oficina.server.office.OfficeData;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 

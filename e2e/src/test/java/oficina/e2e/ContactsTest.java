@@ -12,8 +12,8 @@ import oficina.core.people.Person;
 import oficina.core.sound.Pcm;
 import oficina.server.Images;
 import oficina.server.TestServer;
-import oficina.server.office.OfficeData;
 import oficina.server.mailboxes.LeftBefore;
+import oficina.server.office.OfficeData;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -109,6 +109,29 @@ class ContactsTest {
     lotte.open("History");
     assertThat(lotte.entries().first()).containsText("Fenella Roe");
     deleteAll(lotte, "Bettina Roe", "Fenella Roe");
+  }
+
+  @Test
+  void a_card_being_written_stays_when_the_call_is_answered_and_when_it_ends() {
+    Desk tomasz = browsers.of("tomasz");
+    Desk lotte = browsers.of("lotte");
+    tomasz.play("Isla Corrigan");
+    tomasz.callFrom("Isla Corrigan", "0191 498 0233");
+    lotte.inStrip("0121 496 0105", "Write a card").click();
+    field(lotte, "Name").fill("Isla C");
+    Locator sheet = lotte.page.getByRole(AriaRole.DIALOG);
+    sheet
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Answer"))
+        .click(); // what rings is above the sheet
+    assertThat(tomasz.phoneOf("Isla Corrigan")).containsText("You are heard, and you hear them.");
+    assertThat(field(lotte, "Name")).hasValue("Isla C");
+    tomasz.phoneButton("Isla Corrigan", "Hang up").click();
+    assertThat(lotte.page.getByText("0121 496 0105, call over")).isAttached();
+    assertThat(field(lotte, "Name")).hasValue("Isla C");
+    field(lotte, "Name").press("Escape");
+    lotte.button("Write a card").click(); // from the line of the call that is over
+    assertThat(field(lotte, "Number 1")).hasValue("0121 496 0105");
+    field(lotte, "Name").press("Escape");
   }
 
   @Test

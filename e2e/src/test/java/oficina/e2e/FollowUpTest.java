@@ -138,7 +138,7 @@ class FollowUpTest {
     lotte.press(".");
     assertThat(field(lotte, "Note about this call")).isFocused();
     lotte.page.keyboard().type("Urgent.");
-    lotte.press("Alt+1");
+    lotte.press("Alt+Shift+Digit1");
     assertThat(field(lotte, "Note about this call")).hasValue("Urgent. Wants to be called back.");
     lotte.button("End").click();
   }

@@ -1,6 +1,7 @@
 package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Duration;
 import java.util.List;
@@ -27,6 +28,34 @@ class SeveralCallsTest extends TomaszTalksToInes {
     ines.inStrip("Adaeze Moor", "End").click();
     adaeze.hasNoCalls();
     ines.sees("Tomasz Brill", "on hold");
+  }
+
+  @Test
+  void in_every_view_the_call_is_at_hand() {
+    adaeze.dial("201");
+    ines.inStrip("Adaeze Moor", "Answer").click();
+    ines.sees("Adaeze Moor", "talking");
+    for (String view : List.of("History", "Voicemail", "Contacts", "Call rules")) {
+      ines.open(view);
+      ines.sees("Adaeze Moor", "talking");
+      assertThat(ines.call("Adaeze Moor").getByText("To the desk, 1 more call")).isVisible();
+    }
+    ines.inStrip("Adaeze Moor", "Mute").click();
+    ines.sees("Adaeze Moor", "You are muted");
+    ines.inStrip("Adaeze Moor", "Unmute").click();
+    ines.press("h");
+    adaeze.sees("Ines Calloway", "they put you on hold");
+    ines.sees("Adaeze Moor", "on hold");
+    ines.page.setViewportSize(390, 800);
+    assertTrue((Boolean) ines.page.evaluate("document.documentElement.scrollWidth <= innerWidth"));
+    ines.inStrip("Adaeze Moor", "Resume").click();
+    adaeze.sees("Ines Calloway", "talking");
+    ines.inStrip("Adaeze Moor", "End").click();
+    adaeze.hasNoCalls();
+    ines.sees("Tomasz Brill", "on hold");
+    ines.press("b");
+    ines.inStrip("Tomasz Brill", "Resume").click();
+    tomasz.sees("Ines Calloway", "talking");
   }
 
   @Test

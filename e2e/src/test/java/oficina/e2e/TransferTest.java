@@ -43,6 +43,27 @@ class TransferTest extends TomaszTalksToInes {
   }
 
   @Test
+  void whoever_is_clicked_while_one_chooses_is_the_target_and_nobody_is_called() {
+    ines.button("Transfer").click();
+    ines.person("Adaeze Moor").click();
+    assertThat(ines.targetField()).hasValue("212");
+    assertThat(ines.targetField()).isFocused();
+    ines.sees("Tomasz Brill", "talking");
+    ines.button("Send the call to slot 62").click();
+    assertThat(ines.targetField()).hasValue("62");
+    ines.open("History");
+    ines.open("Desk"); // still choosing
+    ines.person("Adaeze Moor").click();
+    assertThat(ines.results().first()).containsText("Adaeze Moor");
+    ines.press("Enter");
+    adaeze.sees("Tomasz Brill", "sent to you by Ines Calloway");
+    adaeze.button("Answer").click();
+    tomasz.sees("Adaeze Moor", "talking");
+    adaeze.person("Una Redfern").click();
+    adaeze.sees("Una Redfern", "ringing");
+  }
+
+  @Test
   void put_through_and_answered() {
     choose("adaeze", "Put through");
     ines.sees("Tomasz Brill", "Sent to Adaeze Moor");

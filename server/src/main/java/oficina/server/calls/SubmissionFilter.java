@@ -116,7 +116,7 @@ class SubmissionFilter extends OncePerRequestFilter {
     if (key.isBlank() || key.length() > LONGEST_KEY) {
       throw new Problem(HttpStatus.BAD_REQUEST, "FIELDS_WRONG", Map.of("fields", HEADER));
     }
-    SignIn signIn = (SignIn) ((Authentication) request.getUserPrincipal()).getDetails();
+    SignIn signIn = SignIn.of((Authentication) request.getUserPrincipal());
     return signIn.id() + " " + key;
   }
 

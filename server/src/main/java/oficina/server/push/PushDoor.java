@@ -64,7 +64,7 @@ class PushDoor implements HandshakeInterceptor {
       Map<String, Object> attributes)
       throws IOException {
     Authentication signedIn = (Authentication) request.getPrincipal();
-    SignIn signIn = (SignIn) signedIn.getDetails();
+    SignIn signIn = SignIn.of(signedIn);
     String origin = ((ServletServerHttpRequest) request).getServletRequest().getRemoteAddr();
     try {
       mustBeHandshake(request.getHeaders());

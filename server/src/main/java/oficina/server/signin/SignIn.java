@@ -2,6 +2,7 @@ package oficina.server.signin;
 
 import java.time.Instant;
 import oficina.server.passwords.Employee;
+import org.springframework.security.core.Authentication;
 
 /**
  * Somebody's sign-in in one browser, from the password to the end.
@@ -19,6 +20,11 @@ public record SignIn(
     Instant lastUsed,
     String place,
     String agent) {
+
+  /** The one with which somebody asks for something. */
+  public static SignIn of(Authentication signedIn) {
+    return (SignIn) signedIn.getDetails();
+  }
 
   SignIn usedAt(Instant now) {
     return new SignIn(id, tokenHash, employee, began, now, place, agent);

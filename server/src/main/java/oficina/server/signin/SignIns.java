@@ -189,6 +189,11 @@ public class SignIns {
     remove();
   }
 
+  /** Ends all of this person's but this one. */
+  void endOthers(PersonId person, SignIn here) {
+    end(each -> each.employee().id().equals(person) && !each.id().equals(here.id()));
+  }
+
   /** What the database does not take now it is told later. */
   private void remove() {
     Collection<String> ids = List.copyOf(toRemove);
