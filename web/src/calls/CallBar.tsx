@@ -32,14 +32,14 @@ export function CallBar({ call, more }: { call: CallView; more: number }) {
           <State call={call} />
         </span>
       </p>
+      <Total call={call} />
       {call.muted && (
         <strong className="bg-warning text-warning-content rounded px-1.5 py-0.5">
           {t('phase.muted')}
         </strong>
       )}
       <TapeSign call={call} />
-      <Total call={call} />
-      <span className="flex flex-wrap items-center gap-1.5">
+      <span className="flex flex-wrap items-center gap-1.5 max-sm:[&_kbd]:hidden">
         {AT_HAND.filter((action) => call.actions.includes(action)).map((action) => (
           <CallButton key={action} call={call} action={action} />
         ))}
