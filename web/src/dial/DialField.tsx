@@ -24,7 +24,10 @@ export function DialField() {
   const field = useCallback(() => document.getElementById(`${id}-field`), [id]);
   const focus = useCallback(() => field()?.focus(), [field]);
   const [text, setText] = useState('');
-  const [chosen, setChosen] = useState(0);
+  /** To which result the arrows have led; none yet when it is not there. */
+  const [step, setStep] = useState<number>();
+  /** What was typed when it was asked whether the emergency services are meant. */
+  const [asked, setAsked] = useState('');
   const [keypad, setKeypad] = useState(false);
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<ShownAs>();
@@ -37,11 +40,13 @@ export function DialField() {
   );
   const keypadOfCall = inCall?.actions.includes('DIGITS') ?? false;
 
-  const { options, hint, pick } = useFinder(text);
+  const { options, hint, first, pick } = useFinder(text);
+  const chosen = step ?? first;
 
   const change = useCallback((next: string) => {
     setText(next.slice(0, LONGEST));
-    setChosen(0);
+    setStep(undefined);
+    setAsked('');
     setError('');
   }, []);
 
@@ -78,16 +83,22 @@ export function DialField() {
       return;
     }
     try {
-      await call.run(await pick(chosen));
+      const meant = await pick(step);
+      if (meant?.emergency && asked !== wanted) {
+        setAsked(wanted);
+        setError(t('dial.askEmergency', { number: meant.emergency }));
+      } else if (meant) {
+        await call.run(meant.to);
+      }
     } catch (problem) {
       setError(sentence(problem));
     }
-  }, [wanted, chosen, pick, call]);
+  }, [wanted, step, pick, call, asked, t]);
 
   function pressed(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       event.preventDefault();
-      setChosen(stepped(event.key, chosen, options.length));
+      setStep(stepped(event.key, chosen, options.length));
     } else if (event.key === 'Enter' && !event.altKey) {
       event.preventDefault();
       void enter();
@@ -133,7 +144,7 @@ export function DialField() {
           aria-label={t('dial.label')}
           aria-expanded={options.length > 0}
           aria-controls={`${id}-list`}
-          aria-activedescendant={options.length > 0 ? `${id}-${chosen}` : undefined}
+          aria-activedescendant={options[chosen] ? `${id}-${chosen}` : undefined}
           aria-describedby={`${id}-problem`}
           autoComplete="off"
           spellCheck={false}
@@ -208,7 +219,7 @@ export function DialField() {
             id={`${id}-${index}`}
             option={option}
             chosen={index === chosen}
-            onPoint={() => setChosen(index)}
+            onPoint={() => setStep(index)}
             onChoose={() => void call.run(option.to)}
           />
         ))}

@@ -28,11 +28,12 @@ export function TargetPicker({ call, adding, initial }: Props) {
   const { t } = useTranslation();
   const id = useId();
   const [text, setText] = useState(initial);
-  const [chosen, setChosen] = useState(0);
+  const [step, setStep] = useState<number>();
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<CallerId>();
   const [unanswered, setUnanswered] = useState<Unanswered>();
-  const { wanted, options, hint, pick } = useFinder(text, MOST, useMe().id);
+  const { wanted, options, hint, first, pick } = useFinder(text, MOST, useMe().id);
+  const chosen = step ?? first;
   const ways = waysOf(call, adding);
   const name = nameOf(call.other, t('party.withheld'));
 
@@ -45,7 +46,11 @@ export function TargetPicker({ call, adding, initial }: Props) {
           return;
         }
         try {
-          const to = await pick(chosen);
+          const meant = await pick(step);
+          if (!meant) {
+            return;
+          }
+          const { to } = meant;
           const after = way === 'put-through' ? unanswered : undefined;
           await send(call, way, { to, callerId, mailbox, unanswered: after });
           callStore.closePanel();
@@ -53,14 +58,14 @@ export function TargetPicker({ call, adding, initial }: Props) {
           setError(sentence(problem));
         }
       },
-      [call, wanted, chosen, pick, callerId, unanswered],
+      [call, wanted, step, pick, callerId, unanswered],
     ),
   );
 
   function pressed(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       event.preventDefault();
-      setChosen(stepped(event.key, chosen, options.length));
+      setStep(stepped(event.key, chosen, options.length));
     } else if (event.key === 'Enter') {
       event.preventDefault();
       if (event.altKey && toMailbox) {
@@ -95,14 +100,14 @@ export function TargetPicker({ call, adding, initial }: Props) {
           aria-label={t(adding ? 'target.addLabel' : 'target.label', { name })}
           aria-expanded={options.length > 0}
           aria-controls={`${id}-list`}
-          aria-activedescendant={options.length > 0 ? `${id}-${chosen}` : undefined}
+          aria-activedescendant={options[chosen] ? `${id}-${chosen}` : undefined}
           autoComplete="off"
           spellCheck={false}
           placeholder={t('dial.placeholder')}
           value={text}
           onChange={(event) => {
             setText(event.target.value);
-            setChosen(0);
+            setStep(undefined);
             setError('');
           }}
           onKeyDown={pressed}
@@ -174,7 +179,7 @@ export function TargetPicker({ call, adding, initial }: Props) {
             id={`${id}-${index}`}
             option={option}
             chosen={index === chosen}
-            onChoose={() => setChosen(index)}
+            onChoose={() => setStep(index)}
           />
         ))}
       </ul>

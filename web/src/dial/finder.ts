@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get } from '../api/client';
 import type { Found } from '../api/types';
-import { choices } from './choices';
+import { type Choice, choices } from './choices';
 
 function finding(text: string) {
   return {
@@ -11,6 +11,23 @@ function finding(text: string) {
     queryFn: () => get<Found>(`/api/find?text=${encodeURIComponent(text)}`),
     staleTime: 2_000,
   };
+}
+
+/** With this a text may still be a part of what somebody has. */
+const PERHAPS_A_PART = 'NOT_CALLABLE_UNKNOWN_EXTENSION';
+
+/** Why the text cannot be called as it stands, unless it is part of what was found. */
+function refusal(found: Found, options: Choice[]) {
+  return found.dials.find(
+    (each) => each.problem && (each.problem !== PERHAPS_A_PART || options.length === 0),
+  );
+}
+
+/** What Enter means. */
+export interface Meant {
+  to: string;
+  /** The emergency number that is called, when something else was typed. */
+  emergency?: string;
 }
 
 /**
@@ -38,19 +55,31 @@ export function useFinder(text: string, most = 20, without?: number) {
 
   /** Enter can be faster than the results: what counts is what the text as it stands finds. */
   const pick = useCallback(
-    async (chosen: number) => {
-      const found = offered(await queries.fetchQuery(finding(wanted)));
-      return found[Math.min(chosen, found.length - 1)]?.to ?? wanted;
+    async (step?: number): Promise<Meant | undefined> => {
+      const found = await queries.fetchQuery(finding(wanted));
+      const all = offered(found);
+      if (step === undefined && refusal(found, all)) {
+        return undefined; // what is wrong is shown; whoever means one of these steps to them
+      }
+      const option = all[Math.min(step ?? 0, all.length - 1)];
+      const emergency = option?.kind === 'number' && option.dial.emergency;
+      return {
+        to: option?.to ?? wanted,
+        emergency: emergency && option.dial.shown !== wanted ? option.dial.shown : undefined,
+      };
     },
     [queries, wanted, offered],
   );
 
-  const refused = data?.dials.find((each) => each.problem);
+  const options = wanted === '' || !data ? [] : offered(data);
+  const refused = wanted === '' || !data ? undefined : refusal(data, options);
 
   return {
     wanted,
-    options: wanted === '' || !data ? [] : offered(data),
-    hint: wanted !== '' && refused ? t(`problem.${refused.problem}`, { text: refused.shown }) : '',
+    options,
+    hint: refused ? t(`problem.${refused.problem}`, { text: refused.shown }) : '',
+    /** Which of them Enter means before anybody has stepped to one; none when the text is refused. */
+    first: refused ? -1 : 0,
     pick,
   };
 }
@@ -58,5 +87,8 @@ export function useFinder(text: string, most = 20, without?: number) {
 /** Where the arrow keys lead in a list of this length. */
 export function stepped(key: string, chosen: number, length: number): number {
   const step = key === 'ArrowDown' ? 1 : -1;
+  if (chosen < 0) {
+    return step > 0 ? 0 : length - 1;
+  }
   return (length + chosen + step) % Math.max(1, length);
 }

@@ -123,7 +123,7 @@ class CallRulesTest {
     Desk lotte = browsers.of("lotte");
     Desk joss = browsers.of("joss");
     lotte.press(";");
-    lotte.button("Add a rule for: Whatever else").focus();
+    lotte.button("Add a rule for: In any case").focus();
     lotte.press("Enter");
     assertThat(combo(lotte, "Whose calls")).isFocused();
     lotte.press("Tab");
@@ -142,7 +142,7 @@ class CallRulesTest {
     joss.button("Keep the rule").click();
     assertThat(joss.alert().getByText("round in a circle")).isVisible();
     joss.button("Cancel").click();
-    lotte.button("Take away the rule for Whatever else: everybody").press("Enter");
+    lotte.button("Take away the rule for In any case: everybody").press("Enter");
     assertThat(chip(lotte, "This computer")).containsText("rings here 20 s, then voicemail");
   }
 
@@ -193,7 +193,7 @@ class CallRulesTest {
         .getByRole(AriaRole.DIALOG)
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Block").setExact(true))
         .click();
-    assertThat(lotte.page.getByText("0121 496 0102 is blocked.")).isVisible();
+    assertThat(lotte.page.getByText("Blocked: 0121 496 0102.")).isVisible();
     lotte.press("Escape");
     lotte.button("Decline").click();
     lotte.hasNoCalls();

@@ -77,6 +77,12 @@ class DialFieldTest {
     assertThat(ines.alert()).containsText("Nobody has extension 299.");
     ines.dialField().fill("0151");
     assertThat(ines.alert()).containsText("0151 is too short for a telephone number.");
+    ines.press("Enter"); // what Enter does is what is shown, whoever has such a number
+    assertThat(ines.alert()).containsText("0151 is too short for a telephone number.");
+    ines.hasNoCalls();
+    ines.dial("9999");
+    assertThat(ines.alert()).containsText("Enter once more calls 999, the emergency services.");
+    ines.hasNoCalls();
     ines.dialField().fill("201");
     assertThat(ines.results().first()).containsText("reads out your messages");
     ines.dial("nobody of that name");

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Each kind of rule, written by mouse or by the keyboard alone, and felt by a real call. */
 class EveryRuleTest {
   @RegisterExtension final Browsers browsers = new Browsers();
-  private static final String ALWAYS = "Whatever else";
+  private static final String ALWAYS = "In any case";
   private Desk lotte;
 
   private Locator combo(String name) {
@@ -61,7 +61,7 @@ class EveryRuleTest {
 
   @ParameterizedTest
   @CsvSource({
-    "Whatever else, mouse",
+    "In any case, mouse",
     "Do not disturb, mouse",
     "Do not disturb, keyboard",
     "Off duty, mouse",
@@ -138,7 +138,7 @@ class EveryRuleTest {
     rule(ALWAYS).click();
     assertThat(rule(ALWAYS)).hasCount(0);
 
-    byMouse(ALWAYS, "told that it is not possible");
+    byMouse(ALWAYS, "told that nobody takes the call");
     tomasz.dial("233");
     assertThat(tomasz.button("Close")).isVisible();
     tomasz.button("Close").click();
