@@ -9,9 +9,10 @@ import { State } from './StripParts';
 import { TapeSign } from './TapeSign';
 import { nameOf } from './order';
 import type { Action } from './services';
+import { useCalls } from './store';
 
 /** What is had at hand in every view; the rest is at the desk. */
-const AT_HAND: Action[] = ['HOLD', 'RETRIEVE', 'MUTE', 'UNMUTE', 'RECONNECT', 'CLEAR'];
+const AT_HAND: Action[] = ['HOLD', 'RETRIEVE', 'MUTE', 'UNMUTE', 'RECONNECT', 'PULL_BACK', 'CLEAR'];
 
 /**
  * The call one is on, in a row, while another view than the desk is open.
@@ -20,6 +21,8 @@ const AT_HAND: Action[] = ['HOLD', 'RETRIEVE', 'MUTE', 'UNMUTE', 'RECONNECT', 'C
  */
 export function CallBar({ call, more }: { call: CallView; more: number }) {
   const { t } = useTranslation();
+  const announced = useCalls().find((each) => each.id === call.announces);
+  const back = announced && nameOf(announced.other, t('party.withheld'));
   const name = call.conference ? t('conference.name') : nameOf(call.other, t('party.withheld'));
   return (
     <article
@@ -41,7 +44,12 @@ export function CallBar({ call, more }: { call: CallView; more: number }) {
       <TapeSign call={call} />
       <span className="flex flex-wrap items-center gap-1.5 max-sm:[&_kbd]:hidden">
         {AT_HAND.filter((action) => call.actions.includes(action)).map((action) => (
-          <CallButton key={action} call={call} action={action} />
+          <CallButton
+            key={action}
+            call={call}
+            action={action}
+            word={action === 'RECONNECT' ? t('action.RECONNECT', { name: back ?? '' }) : undefined}
+          />
         ))}
         <Link to="/desk" className="btn btn-call btn-plain">
           {t('inHand.toDesk', { count: more })} <KeyCap name="B" />

@@ -127,6 +127,17 @@ class TransferTest extends TomaszTalksToInes {
   }
 
   @Test
+  void from_another_view_one_goes_back_to_the_caller_one_announces() {
+    announced();
+    ines.open("History");
+    ines.sees("Adaeze Moor", "talking");
+    ines.button("Back to Tomasz Brill").click();
+    tomasz.sees("Ines Calloway", "talking");
+    adaeze.hasNoCalls();
+    ines.sees("Tomasz Brill", "talking");
+  }
+
+  @Test
   void announced_and_handed_over() {
     announced();
     assertThat(pair()).containsText("hears music");

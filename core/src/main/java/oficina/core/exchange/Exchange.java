@@ -5,13 +5,11 @@ import java.util.List;
 import oficina.core.commands.Command;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Decision;
-import oficina.core.draft.Consequences;
 import oficina.core.draft.Draft;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
 import oficina.core.services.ActedFor;
-import oficina.core.services.Delegating;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +27,9 @@ public final class Exchange {
   private final ExchangeState state = new ExchangeState();
   private Office office;
 
+  /** What was asked last what it would refuse; null since something has changed. */
+  private @Nullable Services asked;
+
   public Exchange(Office office) {
     this.office = office;
   }
@@ -36,6 +37,7 @@ public final class Exchange {
   /** From now on decisions rest on this office; calls in progress are not touched. */
   public void office(Office changed) {
     office = changed;
+    asked = null;
   }
 
   /**
@@ -53,19 +55,28 @@ public final class Exchange {
    * @param call one they have a part in, or have sent on
    */
   public Offers offers(Call call, PersonId person) {
-    return new Offering(Services.with(new Draft(state, office, Instant.MAX))).of(call, person);
+    return new Offering(asked()).of(call, person);
   }
 
   /** The calls of others that concern this person by delegation, the oldest first. */
   public List<ActedFor> actedFor(PersonId person) {
     return office.delegations().counterparts(person).isEmpty()
         ? List.of() // as for most people, whose desks are drawn with every event
-        : new Delegating(Consequences.of(new Draft(state, office, Instant.MAX))).seenBy(person);
+        : asked().delegating().seenBy(person);
+  }
+
+  /** Asking changes nothing: as long as nothing happens all who look ask the same. */
+  private Services asked() {
+    if (asked == null) {
+      asked = Services.with(new Draft(state, office, Instant.MAX));
+    }
+    return asked;
   }
 
   /** Carries out what was decided, or what is replayed. */
   public void apply(ExchangeEvent event) {
     state.apply(event);
+    asked = null;
   }
 
   /** When the next tick is wanted, or null when nothing is pending. */
