@@ -5,25 +5,18 @@ import oficina.core.commands.MachineCommand;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
 import oficina.core.draft.Draft;
-import oficina.core.machines.Attendants;
-import oficina.core.machines.Mailboxes;
-import oficina.core.machines.Welcomes;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import org.jspecify.annotations.Nullable;
 
 /** Who decides on what voices of the office report and ask for. */
 final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> {
+  private final Services with;
   private final Draft draft;
-  private final Mailboxes mailboxes;
-  private final Attendants attendants;
-  private final Welcomes welcomes;
 
   DecidingMachines(Services with) {
+    this.with = with;
     draft = with.then().draft();
-    mailboxes = with.mailboxes();
-    attendants = with.attendants();
-    welcomes = with.welcomes();
   }
 
   private @Nullable Refusal atMailbox(
@@ -39,36 +32,36 @@ final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> 
 
   @Override
   public @Nullable Refusal of(MachineCommand.GreetingOver c) {
-    return atMailbox(c, mailboxes::greetingOver);
+    return atMailbox(c, with.mailboxes()::greetingOver);
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand.MessageSounds c) {
-    return atMailbox(c, mailboxes::sounds);
+    return atMailbox(c, with.mailboxes()::sounds);
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand.CallerSilent c) {
-    return atMailbox(c, mailboxes::silent);
+    return atMailbox(c, with.mailboxes()::silent);
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand.AttendantClears c) {
-    return attendants.clear(c);
+    return with.attendants().clear(c);
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand.AttendantConnects c) {
-    return attendants.connect(c);
+    return with.attendants().connect(c);
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand.WelcomeOver c) {
-    return welcomes.over(c);
+    return with.welcomes().over(c);
   }
 
   @Override
   public @Nullable Refusal of(MachineCommand.WelcomeConnects c) {
-    return welcomes.connect(c);
+    return with.welcomes().connect(c);
   }
 }

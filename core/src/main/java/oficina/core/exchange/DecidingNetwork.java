@@ -11,11 +11,6 @@ import oficina.core.draft.Clearing;
 import oficina.core.draft.Draft;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
-import oficina.core.machines.Mailboxes;
-import oficina.core.machines.Tapes;
-import oficina.core.services.OutsidePhones;
-import oficina.core.services.Placing;
-import oficina.core.services.TakingByKey;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -24,24 +19,16 @@ import org.jspecify.annotations.Nullable;
 
 /** Who decides on what the public network reports. */
 final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
+  private final Services with;
   private final Draft draft;
   private final Clearing clearing;
   private final Answering answering;
-  private final Placing placing;
-  private final OutsidePhones phones;
-  private final TakingByKey byKey;
-  private final Mailboxes mailboxes;
-  private final Tapes tapes;
 
   DecidingNetwork(Services with) {
+    this.with = with;
     draft = with.then().draft();
     clearing = with.then().clearing();
     answering = with.then().answering();
-    placing = with.placing();
-    phones = with.phones();
-    byKey = with.byKey();
-    mailboxes = with.mailboxes();
-    tapes = with.tapes();
   }
 
   /** A line leads to a party of a call, or to a telephone that is one of somebody's devices. */
@@ -65,17 +52,17 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(NetworkCommand.Arrive c) {
-    return placing.arrive(c);
+    return with.placing().arrive(c);
   }
 
   @Override
   public @Nullable Refusal of(NetworkCommand.NetworkRings c) {
-    return byNetwork(c, this::networkRings, phones::rings);
+    return byNetwork(c, this::networkRings, with.phones()::rings);
   }
 
   @Override
   public @Nullable Refusal of(NetworkCommand.NetworkAnswers c) {
-    return byNetwork(c, this::networkAnswers, phones::answers);
+    return byNetwork(c, this::networkAnswers, with.phones()::answers);
   }
 
   @Override
@@ -83,7 +70,7 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
     return byNetwork(
         c,
         (call, leg) -> clearing.gone(call, leg, c.cause()),
-        phone -> phones.gone(phone, c.cause()));
+        phone -> with.phones().gone(phone, c.cause()));
   }
 
   @Override
@@ -91,7 +78,7 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
     return byNetwork(
         c,
         (call, leg) -> clearing.gone(call, leg, Cause.NORMAL),
-        phone -> phones.gone(phone, Cause.NORMAL));
+        phone -> with.phones().gone(phone, Cause.NORMAL));
   }
 
   /**
@@ -104,14 +91,14 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
         (call, leg) -> {
           draft.passOn(call, c.digits());
           if (leg.state() == ConnectionState.ASKED) {
-            byKey.keys(call, leg, c.digits());
+            with.byKey().keys(call, leg, c.digits());
           } else if (call.mailbox() != null) {
-            mailboxes.keys(call, call.mailbox(), c.digits());
+            with.mailboxes().keys(call, call.mailbox(), c.digits());
           } else {
-            tapes.keys(call, leg, c.digits());
+            with.tapes().keys(call, leg, c.digits());
           }
         },
-        phone -> phones.keys(phone, c.digits()));
+        phone -> with.phones().keys(phone, c.digits()));
   }
 
   private void networkRings(Call call, Connection leg) {
@@ -123,7 +110,7 @@ final class DecidingNetwork implements NetworkCommand.Cases<@Nullable Refusal> {
   }
 
   private void networkAnswers(Call call, Connection leg) {
-    if (leg.answered() || byKey.asks(call, leg)) {
+    if (leg.answered() || with.byKey().asks(call, leg)) {
       return;
     }
     answering.establish(call, leg, null);

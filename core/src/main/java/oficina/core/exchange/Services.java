@@ -22,58 +22,83 @@ import oficina.core.services.TakingByKey;
 import oficina.core.services.Talking;
 
 /**
- * The services of the exchange as they work on one decision, each once.
+ * The services of the exchange as they work on one decision. They remember nothing, and most
+ * decisions need few of them: each is made when it is asked for.
  *
  * @param then what follows from what
  */
-record Services(
-    Consequences then,
-    Talking talking,
-    Handling handling,
-    Placing placing,
-    Sending sending,
-    Parking parking,
-    PickUps pickUps,
-    Delegating delegating,
-    Conferencing conferencing,
-    CallBacks callBacks,
-    Mailboxes mailboxes,
-    Attendants attendants,
-    Welcomes welcomes,
-    Tapes tapes,
-    OutsidePhones phones,
-    TakingByKey byKey,
-    Devices devices,
-    Statuses statuses) {
+record Services(Consequences then) {
 
   /** Those that work on this draft. */
   static Services with(Draft draft) {
-    Consequences then = Consequences.of(draft);
-    Mailboxes mailboxes = new Mailboxes(then);
-    Talking talking = new Talking(then, mailboxes);
-    Devices devices = new Devices(then);
-    OutsidePhones phones = new OutsidePhones(then, talking, devices);
-    CallBacks callBacks = new CallBacks(then);
-    Parking parking = new Parking(then);
-    Placing placing = new Placing(then, phones, parking, new Blocking(then));
-    return new Services(
-        then,
-        talking,
-        new Handling(then, callBacks, phones, talking),
-        placing,
-        new Sending(then, parking, placing),
-        parking,
-        new PickUps(then),
-        new Delegating(then),
-        new Conferencing(then),
-        callBacks,
-        mailboxes,
-        new Attendants(then),
-        new Welcomes(then),
-        new Tapes(then),
-        phones,
-        new TakingByKey(then),
-        devices,
-        new Statuses(then));
+    return new Services(Consequences.of(draft));
+  }
+
+  Talking talking() {
+    return new Talking(then, mailboxes());
+  }
+
+  Handling handling() {
+    return new Handling(then, callBacks(), phones(), talking());
+  }
+
+  Placing placing() {
+    return new Placing(then, phones(), parking(), new Blocking(then));
+  }
+
+  Sending sending() {
+    return new Sending(then, parking(), placing());
+  }
+
+  Parking parking() {
+    return new Parking(then);
+  }
+
+  PickUps pickUps() {
+    return new PickUps(then);
+  }
+
+  Delegating delegating() {
+    return new Delegating(then);
+  }
+
+  Conferencing conferencing() {
+    return new Conferencing(then);
+  }
+
+  CallBacks callBacks() {
+    return new CallBacks(then);
+  }
+
+  Mailboxes mailboxes() {
+    return new Mailboxes(then);
+  }
+
+  Attendants attendants() {
+    return new Attendants(then);
+  }
+
+  Welcomes welcomes() {
+    return new Welcomes(then);
+  }
+
+  Tapes tapes() {
+    return new Tapes(then);
+  }
+
+  OutsidePhones phones() {
+    return new OutsidePhones(then, talking(), devices());
+  }
+
+  TakingByKey byKey() {
+    return new TakingByKey(then);
+  }
+
+  Devices devices() {
+    return new Devices(then);
+  }
+
+  Statuses statuses() {
+    return new Statuses(then);
   }
 }
