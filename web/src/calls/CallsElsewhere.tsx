@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { CallBar } from './CallBar';
+import { CallBar } from '../strips/CallBar';
 import { Ringing } from './Ringing';
 import { activeCall, inOrder } from './order';
 import { useCalls } from './store';

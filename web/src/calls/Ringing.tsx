@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { RingingStrip } from './RingingStrip';
+import { RingingStrip } from '../strips/RingingStrip';
 import { inOrder } from './order';
 import { useCalls } from './store';
 

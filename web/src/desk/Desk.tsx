@@ -1,9 +1,9 @@
 import { Suspense, lazy, useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallBackView, CallView } from '../api/types';
-import { Announcement } from '../calls/Announcement';
+import { Announcement } from '../strips/Announcement';
 import { OthersCalls } from '../calls/OthersCalls';
-import { CallStrip } from '../calls/CallStrip';
+import { CallStrip } from '../strips/CallStrip';
 import { Ringing } from '../calls/Ringing';
 import { DragBoard } from '../calls/drag';
 import { activeCall, inOrder } from '../calls/order';

@@ -13,6 +13,7 @@ import oficina.core.history.Part;
 import oficina.core.history.ToReturn;
 import oficina.server.database.JournalDatabase;
 import oficina.server.json.CoreJson;
+import oficina.server.returning.ToReturnStore;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;

@@ -1,7 +1,7 @@
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
 import { Voices } from '../sound/Voices';
-import { CallButtons } from './CallButtons';
+import { CallButtons } from '../calls/CallButtons';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
 import { Came, Waiting, Who } from './StripParts';

@@ -3,7 +3,7 @@ import type { CallView } from '../api/types';
 import { CardButton } from '../contacts/CardButton';
 import { choose } from '../contacts/contacts';
 import { BlockButton } from '../rules/BlockButton';
-import { nameOf } from './order';
+import { nameOf } from '../calls/order';
 
 /** Who is at an outside number: asks when it can be several, and leads to the card without leaving the call. */
 export function WhoIsIt({ call }: { call: CallView }) {

@@ -1,8 +1,8 @@
 import { useTranslation } from 'react-i18next';
 import type { CallView, ConferenceView } from '../api/types';
 import { useSoundState } from '../sound/store';
-import { nameOf } from './order';
-import { member } from './services';
+import { nameOf } from '../calls/order';
+import { member } from '../calls/services';
 
 /** Who else is in a conference, and what its starter can do with each of them. */
 export function Members({ call, conference }: { call: CallView; conference: ConferenceView }) {

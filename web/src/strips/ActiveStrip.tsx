@@ -1,12 +1,11 @@
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
 import { Voices } from '../sound/Voices';
-import { CallButtons } from './CallButtons';
+import { CallButtons } from '../calls/CallButtons';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
-import { Came, Times, Who } from './StripParts';
+import { CameFrom, Times, Who } from './StripParts';
 import { TapeSign } from './TapeSign';
-import { WhoIsIt } from './WhoIsIt';
 
 const EDGE: Partial<Record<CallView['phase'], string>> = {
   TALKING: 'border-primary',
@@ -22,12 +21,7 @@ export function ActiveStrip({ call }: { call: CallView }) {
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
         <div className="min-w-0 flex-1 basis-44 sm:basis-48">
           <Who call={call} />
-          <div className="flex flex-wrap items-center gap-x-3">
-            <p className="quiet">
-              <Came call={call} />
-            </p>
-            {!call.conference && <WhoIsIt call={call} />}
-          </div>
+          <CameFrom call={call} />
           <TapeSign call={call} />
         </div>
         <Times call={call} />

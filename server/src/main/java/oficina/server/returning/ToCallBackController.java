@@ -1,4 +1,4 @@
-package oficina.server.history;
+package oficina.server.returning;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -12,6 +12,7 @@ import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
+import oficina.server.history.HistoryFeed;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;

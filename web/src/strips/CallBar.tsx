@@ -4,12 +4,12 @@ import type { CallView } from '../api/types';
 import { useNow } from '../live/now';
 import { KeyCap } from '../ui/KeyCap';
 import { clockTime } from '../words/time';
-import { CallButton } from './CallButton';
+import { CallButton } from '../calls/CallButton';
 import { State } from './StripParts';
 import { TapeSign } from './TapeSign';
-import { nameOf } from './order';
-import type { Action } from './services';
-import { useCalls } from './store';
+import { nameOf } from '../calls/order';
+import type { Action } from '../calls/services';
+import { useCalls } from '../calls/store';
 
 /** What is had at hand in every view; the rest is at the desk. */
 const AT_HAND: Action[] = ['HOLD', 'RETRIEVE', 'MUTE', 'UNMUTE', 'RECONNECT', 'PULL_BACK', 'CLEAR'];

@@ -4,8 +4,8 @@ import { Cord } from '../cord/Cord';
 import { useNow } from '../live/now';
 import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
-import { CallButton } from './CallButton';
-import { aboutParty, nameOf } from './order';
+import { CallButton } from '../calls/CallButton';
+import { aboutParty, nameOf } from '../calls/order';
 
 interface Props {
   /** The call to the colleague. */

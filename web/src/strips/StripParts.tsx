@@ -2,8 +2,9 @@ import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
-import { howItCame } from './howItCame';
-import { aboutParty, nameOf } from './order';
+import { howItCame } from '../calls/howItCame';
+import { aboutParty, nameOf } from '../calls/order';
+import { WhoIsIt } from './WhoIsIt';
 
 /**
  * Who it is, and what is known of them beside it.
@@ -37,6 +38,18 @@ export function Who({ call, oneRow = false }: { call: CallView; oneRow?: boolean
 export function Came({ call }: { call: CallView }) {
   const { t } = useTranslation();
   return <>{howItCame(call, nameOf(call.other, t('party.withheld')), t)}</>;
+}
+
+/** The same beneath the name, with what leads to the card of whoever it is. */
+export function CameFrom({ call }: { call: CallView }) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-3">
+      <p className="quiet">
+        <Came call={call} />
+      </p>
+      {!call.conference && <WhoIsIt call={call} />}
+    </div>
+  );
 }
 
 /** What goes on, with its time. Only this and the other times are drawn anew each second. */

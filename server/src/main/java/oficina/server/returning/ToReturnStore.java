@@ -1,4 +1,4 @@
-package oficina.server.history;
+package oficina.server.returning;
 
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The lists of calls to return, kept up with the history. */
 @Repository
-class ToReturnStore {
+public class ToReturnStore {
   private final JdbcTemplate batch;
   private final JdbcClient inJournal;
   private final JdbcClient jdbc;
@@ -33,7 +33,7 @@ class ToReturnStore {
   }
 
   /** Takes in entries of the history that are new or have changed. */
-  void follow(List<Part> parts) {
+  public void follow(List<Part> parts) {
     List<Object[]> missed = new ArrayList<>();
     List<Part> spoken = new ArrayList<>();
     for (Part part : parts) {

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
-import { AnyPanel } from './AnyPanel';
-import { useCallDrag, useDrop } from './drag';
-import { nameOf } from './order';
-import { useCallStore } from './store';
+import { AnyPanel } from '../calls/AnyPanel';
+import { useCallDrag, useDrop } from '../calls/drag';
+import { nameOf } from '../calls/order';
+import { useCallStore } from '../calls/store';
 
 interface Props {
   call: CallView;

@@ -1,4 +1,4 @@
-package oficina.server.history;
+package oficina.server.returning;
 
 import java.util.HashSet;
 import java.util.Set;

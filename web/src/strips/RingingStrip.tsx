@@ -1,11 +1,10 @@
 import { Suspense, lazy } from 'react';
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
-import { CallButtons } from './CallButtons';
+import { CallButtons } from '../calls/CallButtons';
 import { StripFrame } from './StripFrame';
-import { Came, State, Who } from './StripParts';
+import { CameFrom, State, Who } from './StripParts';
 import { TapeSign } from './TapeSign';
-import { WhoIsIt } from './WhoIsIt';
 
 const KnownLine = lazy(() =>
   import('../followup/KnownLine').then((it) => ({ default: it.KnownLine })),
@@ -21,12 +20,7 @@ export function RingingStrip({ call }: { call: CallView }) {
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
         <div className="min-w-0 flex-1 basis-44 sm:basis-48">
           <Who call={call} />
-          <div className="flex flex-wrap items-center gap-x-3">
-            <p className="quiet">
-              <Came call={call} />
-            </p>
-            {!call.conference && <WhoIsIt call={call} />}
-          </div>
+          <CameFrom call={call} />
           {call.other.kind === 'OUTSIDE' && call.other.dial && (
             <Suspense>
               <KnownLine number={call.other.dial} />
