@@ -98,13 +98,13 @@ public class ToReturnStore {
   }
 
   /** Says who calls somebody back, in the place of whoever did so before. */
-  void takeOn(String caller, PersonId person, String note, Instant at) {
+  public void takeOn(String caller, PersonId person, String note, Instant at) {
     jdbc.sql("replace into call_return (caller, person_id, note, at) values (?, ?, ?, ?)")
         .params(caller, person.value(), note, Times.utc(at))
         .update();
   }
 
-  void leave(String caller, PersonId person) {
+  public void leave(String caller, PersonId person) {
     jdbc.sql("delete from call_return where caller = ? and person_id = ?")
         .params(caller, person.value())
         .update();
@@ -127,10 +127,10 @@ public class ToReturnStore {
   }
 
   /** Who calls somebody back. */
-  record TakenOn(PersonId person, String note, Instant at) {}
+  public record TakenOn(PersonId person, String note, Instant at) {}
 
   /** Who calls these back, by caller. */
-  Map<String, TakenOn> takenOn(Collection<String> callers) {
+  public Map<String, TakenOn> takenOn(Collection<String> callers) {
     Map<String, TakenOn> taken = new HashMap<>();
     if (!callers.isEmpty()) {
       jdbc.sql("select caller, person_id, note, at from call_return where caller in (:callers)")
@@ -157,14 +157,15 @@ public class ToReturnStore {
    * @param first when the first of these was
    * @param last when the last of these was
    */
-  record Waiting(String caller, int times, String list, Instant first, Instant last, long rangMs) {}
+  public record Waiting(
+      String caller, int times, String list, Instant first, Instant last, long rangMs) {}
 
   /**
    * Whoever waits on these lists, the one who has waited longest first.
    *
    * @param own the asker's own list: nobody calls themselves back
    */
-  List<Waiting> waiting(String own, List<String> lists, Instant notBefore, int limit) {
+  public List<Waiting> waiting(String own, List<String> lists, Instant notBefore, int limit) {
     return jdbc.sql(
             """
             select r.caller, found.times, min(r.list) as list, found.first, found.last,

@@ -1,4 +1,4 @@
-package oficina.server.returning;
+package oficina.server.history;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -12,12 +12,12 @@ import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
-import oficina.server.history.HistoryFeed;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
+import oficina.server.returning.ToReturnStore;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
