@@ -37,7 +37,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
           .chromium()
           .launch(
               new BrowserType.LaunchOptions()
-                  .setExecutablePath(Path.of("/usr/bin/chromium"))
+                  .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                   .setArgs(
                       List.of(
                           "--no-sandbox",
