@@ -58,6 +58,12 @@ const ICON: Partial<Record<Action, Icon>> = {
   END_FOR_ALL: IconPhoneOff,
 };
 
+/** As wide as the longer of two words that take each other's place. */
+const WIDTH: Partial<Record<Action, string>> = {
+  MUTE: 'lg:min-w-24 xl:min-w-31',
+  UNMUTE: 'lg:min-w-24 xl:min-w-31',
+};
+
 const LOOK: Partial<Record<Action, string>> = {
   ANSWER: 'btn-success',
   CLEAR: 'btn-error',
@@ -87,14 +93,16 @@ export function CallButton({ call, action, word, main = false }: Props) {
   return (
     <button
       type="button"
-      className={`btn btn-call ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' || takesHere(call, action) ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
+      className={`btn btn-call max-w-full min-w-0 ${WIDTH[action] ?? ''} ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' || takesHere(call, action) ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       aria-keyshortcuts={key}
       aria-pressed={action === 'UNMUTE' || action === 'STOP_RECORDING' ? true : undefined}
       onClick={() => void run()}
     >
-      {Icon && !(low && action !== 'RETRIEVE') && <Icon size={18} aria-hidden="true" />}
-      {word ?? t(usualWord(call, action, outside))}
+      {Icon && !(low && action !== 'RETRIEVE') && (
+        <Icon size={18} aria-hidden="true" className="shrink-0" />
+      )}
+      <span className="truncate">{word ?? t(usualWord(call, action, outside))}</span>
       {key && meant(calls, action, chosen, key)?.id === call.id && <KeyCap name={key} />}
     </button>
   );

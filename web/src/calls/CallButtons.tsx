@@ -13,27 +13,41 @@ import { callStore, useCallStore } from './store';
 /** These stand at the end of the row, away from the others. */
 const ENDING: Action[] = ['END_FOR_ALL', 'CLEAR'];
 
-/** Everything that can be done with a call now. */
+/** Their words change or they come and go: behind all others, which must not move. */
+const LATER: Action[] = ['RECORD', 'STOP_RECORDING', 'MOVE_HERE'];
+
+/** With more in one row the words do without their pictures. */
+const PICTURED = 8;
+
+/** Everything that can be done with a call now, in one row where there is room. */
 export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
   const stays = useDevices((store) => otherDevice(call, store.view) === undefined);
   const early = call.actions.filter(
     (action) =>
       !ENDING.includes(action) && action !== 'DIGITS' && (action !== 'MOVE_HERE' || !stays),
   );
+  const ending = ENDING.filter((action) => call.actions.includes(action));
+  const buttons = (which: (action: Action) => boolean) =>
+    early.filter(which).map((action) => <CallButton key={action} call={call} action={action} />);
+  const pictured =
+    call.actions.length <= PICTURED ? 'lg:max-xl:[&_svg]:hidden' : 'lg:[&_svg]:hidden';
   return (
-    <div className={`flex items-start max-sm:flex-wrap ${wide ? 'w-full gap-2' : 'gap-1.5'}`}>
-      <span className={`flex flex-1 flex-wrap max-sm:contents ${wide ? 'gap-2' : 'gap-1.5'}`}>
-        {early.map((action) => (
-          <CallButton key={action} call={call} action={action} />
-        ))}
+    <div
+      className={`flex items-start gap-1.5 max-sm:flex-wrap ${pictured} ${wide ? 'w-full' : ''}`}
+    >
+      <span className="flex flex-1 gap-1.5 max-lg:flex-wrap max-sm:contents">
+        {buttons((action) => !LATER.includes(action))}
         {call.actions.includes('DIGITS') && <KeysButton call={call} />}
+        {buttons((action) => LATER.includes(action))}
         {call.phase === 'FAILED' && <Again call={call} />}
       </span>
-      <span className="ml-auto flex shrink-0 gap-2">
-        {ENDING.filter((action) => call.actions.includes(action)).map((action) => (
-          <CallButton key={action} call={call} action={action} />
-        ))}
-      </span>
+      {ending.length > 0 && (
+        <span className="ml-auto flex shrink-0 gap-1.5">
+          {ending.map((action) => (
+            <CallButton key={action} call={call} action={action} />
+          ))}
+        </span>
+      )}
     </div>
   );
 }

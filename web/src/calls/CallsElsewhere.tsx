@@ -15,12 +15,16 @@ export function CallsElsewhere() {
     return null;
   }
   return (
-    <section
-      aria-label={t('inHand.title')}
-      className="mb-4 flex flex-col gap-2 max-lg:sticky max-lg:top-0 max-lg:z-10"
-    >
+    <>
       <Ringing />
-      {meant && <CallBar call={meant} more={others.length - 1} />}
-    </section>
+      {meant && (
+        <section
+          aria-label={t('inHand.title')}
+          className="sticky bottom-0 z-10 mt-3 max-md:bottom-14"
+        >
+          <CallBar call={meant} more={others.length - 1} />
+        </section>
+      )}
+    </>
   );
 }

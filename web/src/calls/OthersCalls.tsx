@@ -46,9 +46,12 @@ export function OthersCalls() {
     return null;
   }
   return (
-    <section aria-label={t('others.title')} className="sheet px-4 py-1.5">
+    <section
+      aria-label={t('others.title')}
+      className="sheet shrink-0 px-3 py-1.5 lg:max-h-[40%] lg:overflow-y-auto"
+    >
       <h2 className="sr-only">{t('others.title')}</h2>
-      <ul>
+      <ul className="divide-base-300 divide-y">
         {principals.map((each) => (
           <Principal
             key={each.person}
@@ -59,7 +62,7 @@ export function OthersCalls() {
         ))}
         {mine.map((each) => (
           <li key={each.call} className="flex flex-wrap items-center gap-x-3 py-0.5">
-            <span className="w-56 font-semibold max-sm:w-full">
+            <span className="w-full font-semibold">
               {t('others.mine', { name: nameOf(each.holder, '') })}
             </span>
             <OthersCall call={each} first={each === first} />
@@ -79,9 +82,7 @@ function Line({ use }: { use: LineUseView }) {
   const time = use.ringsSince && clockTime(now - Date.parse(use.ringsSince));
   return (
     <li className="flex flex-wrap items-center gap-x-3 py-1">
-      <span className="w-56 font-semibold max-sm:w-full">
-        {t('others.line', { line: use.name })}
-      </span>
+      <span className="w-full font-semibold">{t('others.line', { line: use.name })}</span>
       <span className="min-w-0 flex-1">
         {[
           time && t('others.rings', { count: use.ringing, time }),
@@ -105,7 +106,7 @@ function Principal({ principal, calls, first }: PrincipalProps) {
   const person = usePeople((store) => store.people.find(({ id }) => id === principal.person));
   return (
     <li className="flex flex-wrap items-start gap-x-3 py-0.5">
-      <span className="flex w-56 items-center gap-2 pt-1 font-semibold max-sm:w-full">
+      <span className="flex w-full items-center gap-2 pt-1 font-semibold">
         {person && <Lamp lamp={person.lamp} />}
         {t('others.actsFor', { name: nameOf(principal, '') })}
       </span>

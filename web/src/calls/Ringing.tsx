@@ -4,7 +4,8 @@ import { inOrder } from './order';
 import { useCalls } from './store';
 
 /**
- * Whatever rings, in sight wherever one is: above all that scrolls, on a narrow screen at its upper edge.
+ * Whatever rings, in sight wherever one is and always at the same place: where the desk keeps it free, over what
+ * another view has there; on a narrow screen at its upper edge.
  *
  * @param over whether it stands above a dialog
  */
@@ -17,7 +18,7 @@ export function Ringing({ over = false }: { over?: boolean }) {
   return (
     <section
       aria-label={t('inHand.ringing')}
-      className={`${over ? 'order-first w-full max-w-3xl' : 'max-lg:over-all'} flex max-h-[50dvh] shrink-0 flex-col gap-2 overflow-y-auto`}
+      className={`${over ? 'order-first max-h-[50dvh] w-full max-w-3xl' : 'ringing-place'} flex shrink-0 flex-col gap-1.5 overflow-y-auto`}
     >
       {ringing.map((call) => (
         <RingingStrip key={call.id} call={call} />

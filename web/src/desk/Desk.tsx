@@ -32,12 +32,12 @@ export function Desk() {
   useEffect(() => void loadKnown(), []);
   return (
     <DragBoard>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_332px] lg:grid-rows-[minmax(0,1fr)_auto] lg:gap-x-4">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_var(--people)] lg:grid-rows-[minmax(0,1fr)_auto] lg:gap-x-4">
         <div className="flex min-h-0 flex-col gap-3">
           <h1 className="sr-only">{useTranslation().t('tab.desk')}</h1>
           <DialField />
           <Ringing />
-          <OthersCalls />
+          <Heading />
           <Tips />
           <InHand />
         </div>
@@ -45,9 +45,45 @@ export function Desk() {
           <SpeedDials />
           <Shelf />
         </div>
-        <People />
+        <div className="flex min-h-0 flex-col gap-3 lg:col-start-2 lg:row-start-1">
+          <People />
+          <OthersCalls />
+        </div>
       </div>
     </DragBoard>
+  );
+}
+
+/**
+ * How many calls are in hand, and what came of the last one. Its height is kept: whatever rings covers it and moves
+ * nothing. On a narrow screen, where that is above everything, the last call stands behind those in hand.
+ */
+function Heading() {
+  const { t } = useTranslation();
+  const calls = useCalls();
+  const active = activeCall(calls);
+  const talking = active?.phase === 'TALKING' ? active.other.name : '';
+  const over = useFinished((store) => store.over);
+  return (
+    <div className="flex flex-col gap-1 max-lg:contents lg:h-(--ringing) lg:shrink-0">
+      <h2 className="flex items-baseline gap-3 font-bold">
+        {t('inHand.title')}
+        <span className="quiet text-sm font-normal">
+          {calls.length > 0 && t('inHand.count', { count: calls.length })}
+          {active?.conference
+            ? t('inHand.conference')
+            : talking && t('inHand.talking', { name: talking })}
+        </span>
+      </h2>
+      {over && (
+        <div className="max-lg:order-1">
+          <Suspense>
+            <Finished key={over.id} over={over} />
+          </Suspense>
+        </div>
+      )}
+      {calls.length === 0 && !over && <p className="quiet">{t('inHand.none')}</p>}
+    </div>
   );
 }
 
@@ -57,21 +93,12 @@ function InHand() {
   const callBacks = useCallStore((store) => store.callBacks);
   const others = inOrder(calls).filter((call) => call.phase !== 'RINGING');
   const active = activeCall(calls);
-  const over = useFinished((store) => store.over);
-  const talking = active?.phase === 'TALKING' ? active.other.name : '';
   return (
-    <section aria-label={t('inHand.title')} className="flex min-h-0 flex-col lg:overflow-y-auto">
-      <h2 className="mb-2 flex items-baseline gap-3 font-bold">
-        {t('inHand.title')}
-        <span className="quiet text-sm font-normal">
-          {calls.length > 0 && t('inHand.count', { count: calls.length })}
-          {active?.conference
-            ? t('inHand.conference')
-            : talking && t('inHand.talking', { name: talking })}
-        </span>
-      </h2>
-      {calls.length === 0 && <p className="quiet">{t('inHand.none')}</p>}
-      <ul className="flex flex-col gap-2">
+    <section
+      aria-label={t('inHand.title')}
+      className="flex min-h-0 flex-1 flex-col gap-2 lg:overflow-y-auto"
+    >
+      <ul className="flex shrink-0 flex-col gap-2">
         {others.map((call) => (
           <li key={call.id}>
             <Strip call={call} calls={calls} />
@@ -84,8 +111,7 @@ function InHand() {
         ))}
       </ul>
       {/* Behind all calls: it must push none of them out of sight. */}
-      <Suspense>{active && !active.conference && <Known call={active} />}</Suspense>
-      <Suspense>{over && <Finished key={over.id} over={over} />}</Suspense>
+      <Suspense>{active && <Known call={active} />}</Suspense>
       <Suspense>{calls.length === 0 && <Worklist />}</Suspense>
     </section>
   );

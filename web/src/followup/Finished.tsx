@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useArrival } from '../ui/arrival';
 import { nameOf } from '../calls/order';
 import { CardButton } from '../contacts/CardButton';
 import { NoteField } from './NoteField';
@@ -17,9 +18,10 @@ export function Finished({ over }: { over: Over }) {
   return (
     <section
       aria-label={t('finished.title', { name })}
-      className="sheet mt-2 border-dashed px-4 py-1.5"
+      ref={useArrival<HTMLElement>()}
+      className="sheet relative border-dashed px-4 py-1"
     >
-      <div className="flex flex-wrap items-center gap-2">
+      <div className="flex items-center gap-1.5 max-lg:flex-wrap">
         <p className="min-w-44 flex-1 truncate">{t('finished.what', { name })}</p>
         <Outcome call={over.id} />
         <button
@@ -43,10 +45,13 @@ export function Finished({ over }: { over: Over }) {
           {t('finished.away')}
         </button>
       </div>
-      {open === 'follow' && <FollowUpForm call={over.id} onKeep={add} onDone={() => setOpen('')} />}
-      {open === 'note' && (
-        <div className="mt-2">
-          <NoteField call={over.id} />
+      {open && (
+        <div className="lg:sheet inset-x-0 top-full z-10 lg:absolute lg:px-4 lg:py-2 lg:shadow-xl">
+          {open === 'follow' ? (
+            <FollowUpForm call={over.id} onKeep={add} onDone={() => setOpen('')} />
+          ) : (
+            <NoteField call={over.id} />
+          )}
         </div>
       )}
     </section>

@@ -17,9 +17,10 @@ export function KnownLine({ number }: { number: string }) {
     note && t('known.lastNote', { what: note.title || note.text }),
   ].filter(Boolean);
   return parts.length + open === 0 ? null : (
-    <p className="text-sm">
+    <>
+      {' · '}
       {open > 0 && <strong className="mr-2">{t('known.due', { count: open })}</strong>}
       {parts.join(' ')}
-    </p>
+    </>
   );
 }

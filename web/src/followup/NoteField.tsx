@@ -49,7 +49,7 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
   }
 
   return (
-    <div className="flex min-w-0 flex-col gap-1">
+    <div className="flex min-h-0 min-w-0 flex-col gap-1">
       <div className="flex items-center gap-2">
         <input
           type="text"
@@ -73,7 +73,7 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
         value={note.text}
         onKeyDown={pressed}
         onChange={(event) => write({ ...note, text: event.target.value })}
-        className="input bg-base-100 h-auto w-full p-2"
+        className="input bg-base-100 h-auto min-h-12 w-full flex-1 p-2"
       />
       <div className="flex flex-wrap items-center gap-1">
         {phrases.map((phrase, index) => (

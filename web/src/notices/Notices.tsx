@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslation } from 'react-i18next';
+import { useArrival } from '../ui/arrival';
 import { useUppermostSheet } from '../ui/sheets';
 import { noticeSentence } from './noticeSentence';
 import { type Shown, dismiss, useNotices } from './store';
@@ -16,7 +17,7 @@ export function Notices() {
   const log = (
     <div
       role="log"
-      className="pointer-events-none fixed inset-x-4 bottom-4 z-30 lg:bottom-36 flex flex-col items-start gap-2"
+      className="pointer-events-none fixed inset-x-4 bottom-18 z-30 lg:bottom-36 flex flex-col items-start gap-2"
     >
       {notices.slice(-4).map((shown) => (
         <OneNotice key={shown.key} shown={shown} />
@@ -37,7 +38,10 @@ function OneNotice({ shown }: { shown: Shown }) {
     return () => clearTimeout(timer);
   }, [key, notice.what]);
   return (
-    <div className="bg-neutral text-neutral-content pointer-events-auto flex max-w-lg items-center gap-3 rounded-lg py-2 pr-2 pl-4 shadow-lg">
+    <div
+      ref={useArrival<HTMLDivElement>()}
+      className="bg-neutral text-neutral-content pointer-events-auto flex max-w-lg items-center gap-3 rounded-lg py-2 pr-2 pl-4 shadow-lg"
+    >
       <p>{noticeSentence(notice, t)}</p>
       {undo && (
         <button

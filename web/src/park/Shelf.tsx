@@ -37,7 +37,7 @@ export function Shelf() {
           {t('shelf.count', { taken, all: slots.length })}
         </span>
       </h2>
-      <ul className="grid min-w-0 flex-1 grid-cols-[repeat(auto-fit,minmax(7.25rem,1fr))] gap-1.5">
+      <ul className="grid min-w-0 flex-1 grid-cols-[repeat(auto-fit,minmax(6.25rem,1fr))] gap-1.5">
         {slots.map((slot) => (
           <Slot key={slot.slot} slot={slot} />
         ))}

@@ -36,9 +36,9 @@ export function People() {
       ref={board}
       aria-label={t('people.title')}
       {...leaving}
-      className="sheet relative flex min-h-0 flex-col lg:col-start-2 lg:row-start-1 lg:max-h-full"
+      className="sheet relative flex min-h-0 flex-1 flex-col"
     >
-      <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-3 py-2">
+      <div className="border-base-300 flex flex-wrap items-center gap-x-2 gap-y-1 border-b px-3 py-2">
         <h2 className="font-bold">{t('people.title')}</h2>
         <p className="quiet flex-1 text-sm whitespace-nowrap">
           {t('people.free', { count: free })}

@@ -8,9 +8,8 @@ import {
 import { Suspense, lazy, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { PlacingSwitch } from '../devices/PlacingSwitch';
-import { phoneOf, placingOutside, placingPhone, useDevices } from '../devices/store';
+import { placingOutside, placingPhone, useDevices } from '../devices/store';
 import { useLine } from '../live/line';
-import { useSummary } from '../rules/summary';
 import { useSound } from '../ring/sound';
 import { useMe } from '../session/session';
 import { troubleOf, useSoundState } from '../sound/store';
@@ -25,7 +24,6 @@ export function DeviceChip() {
   const connection = useLine((line) => line.connection);
   const ringer = useSound();
   const { microphone, microphoneName, lost } = useSoundState();
-  const summary = useSummary();
   const devices = useDevices((store) => store.view);
   const phone = placingPhone(devices);
   const outside = placingOutside(devices);
@@ -66,17 +64,16 @@ export function DeviceChip() {
         <span className="leading-tight">
           <span className="block max-w-44 truncate font-semibold max-sm:max-w-24">
             {deviceName()}
-            {microphoneName && !phone && !outside && (
-              <span className="font-normal opacity-80"> {microphoneName}</span>
-            )}
           </span>
           <span
             role="status"
-            className={`block truncate text-xs max-sm:max-w-24 ${phoneOf(devices) ? 'max-w-64' : 'max-w-44'} ${wrong ? 'text-accent' : 'opacity-80'}`}
+            className={`block max-w-44 truncate text-xs max-sm:max-w-24 lg:max-xl:max-w-32 ${wrong ? 'text-accent' : 'opacity-80'}`}
           >
             {state === 'rings' && trouble
               ? t(`sound.short.${trouble}`)
-              : (state === 'rings' && summary) || t(`device.${state}`)}
+              : state === 'rings'
+                ? !phone && !outside && microphoneName
+                : t(`device.${state}`)}
           </span>
         </span>
       </button>

@@ -15,7 +15,7 @@ import { useMe } from '../session/session';
 import { Banner } from './Banner';
 import { Header } from './Header';
 import { useKeys } from '../ui/keys';
-import { tabs } from './tabs';
+import { views } from './tabs';
 import { standsAbove } from '../ui/above';
 
 standsAbove(RingingOver);
@@ -61,7 +61,7 @@ export function Frame({ children }: { children: ReactNode }) {
         { key: '?', run: () => setKeysOpen(true) },
         { key: ',', run: () => setStatusOpen(true) },
         { key: 'g', run: () => void pickUp() },
-        ...tabs(me).map((tab) => ({
+        ...views(me).map((tab) => ({
           key: tab.key.toLowerCase(),
           run: () => navigate(tab.path),
         })),
@@ -71,12 +71,13 @@ export function Frame({ children }: { children: ReactNode }) {
   );
 
   return (
-    <div className="flex min-h-dvh flex-col lg:h-dvh">
+    <div className="flex min-h-dvh flex-col max-md:pb-14 lg:h-dvh">
       <Header onKeys={() => setKeysOpen(true)} onStatus={() => setStatusOpen(true)} />
       <Banner />
-      <main className="mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-4">
-        {pathname !== '/desk' && <CallsElsewhere />}
+      <main className="relative mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-4">
         {children}
+        {/* At the foot: nothing of the view moves when a call begins or ends. */}
+        {pathname !== '/desk' && <CallsElsewhere />}
       </main>
       <Notices />
       <Suspense>{statusOpen && <StatusSheet onClose={() => setStatusOpen(false)} />}</Suspense>

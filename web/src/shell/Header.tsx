@@ -10,7 +10,8 @@ import { useFresh } from '../voicemail/messages';
 import { DeviceChip } from './DeviceChip';
 import { Mark } from '../ui/Mark';
 import { PersonMenu } from './PersonMenu';
-import { tabs } from './tabs';
+import { RulesChip } from './RulesChip';
+import { RULES, TABS } from './tabs';
 
 /** Sheets load when they are opened. */
 const PreferencesDialog = lazy(() =>
@@ -40,39 +41,37 @@ interface Props {
 /** The band along the top: the tabs, and always in sight my number, device and state. */
 export function Header({ onKeys, onStatus }: Props) {
   const { t } = useTranslation();
-  const me = useMe();
   const [pathname] = useLocation();
   const isOpen = (path: string) => pathname === path || pathname.startsWith(`${path}/`);
   return (
     <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4">
       <p className="flex h-[52px] items-center gap-2 pr-4 text-xl font-bold max-sm:pr-0">
         <Mark />
-        <span className="max-sm:sr-only">{t('product')}</span>
+        <span className="max-xl:sr-only">{t('product')}</span>
       </p>
       <nav
         aria-label={t('tab.all')}
-        className="order-last flex gap-1 self-end max-md:w-full max-sm:gap-0 md:order-none"
+        className="bg-neutral flex gap-1 self-end max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-20 max-md:h-14"
       >
-        {tabs(me).map((tab) => (
+        {TABS.map((tab) => (
           <Link
             key={tab.path}
             to={tab.path}
             title={t('key.title', { key: tab.key })}
-            aria-label={tab.short && t(tab.word)}
             aria-current={isOpen(tab.path) ? 'page' : undefined}
-            className={`rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-sm:px-1.5 max-sm:text-sm ${
+            className={`rounded-t-lg px-3.5 pt-2.5 pb-2.5 max-md:flex max-md:flex-1 max-md:items-center max-md:justify-center max-md:rounded-none max-md:px-1 ${
               isOpen(tab.path)
                 ? 'bg-base-200 text-base-content font-semibold'
                 : 'opacity-85 hover:opacity-100'
             }`}
           >
-            <span className={tab.short ? 'max-sm:hidden' : undefined}>{t(tab.word)}</span>
-            {tab.short && <span className="sm:hidden">{t(tab.short)}</span>}
+            {t(tab.word)}
             {tab.path === '/voicemail' && <Fresh />}
           </Link>
         ))}
       </nav>
-      <div className="on-band ml-auto flex h-[52px] items-center gap-2">
+      <div className="on-band ml-auto flex min-h-[52px] items-center gap-2 max-md:contents">
+        <RulesChip open={isOpen(RULES.path)} title={t('key.title', { key: RULES.key })} />
         <DeviceChip />
         <PersonChip onKeys={onKeys} onStatus={onStatus} />
       </div>

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import { KEY_OF } from '../calls/callKeys';
 import { useMe } from '../session/session';
 import { Dialog } from '../ui/Dialog';
-import { tabs } from './tabs';
+import { views } from './tabs';
 
 /** The list of keys. */
 export function KeysDialog({ onClose }: { onClose: () => void }) {
@@ -19,7 +19,7 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
     ['L', t('key.connect')],
     ['↑ ↓', t('key.strip')],
-    ...tabs(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
+    ...views(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
     ['G', t('key.pickUp')],
     ['=', t('key.takeOver')],
     [',', t('key.status')],

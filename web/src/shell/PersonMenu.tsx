@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'wouter';
 import { askForNotifications, notificationsWanted } from '../ring/notifications';
 import { canTakeTelLinks, takeTelLinks } from '../dial/telLink';
 import { useMe, useSessionActions } from '../session/session';
 import { KeyCap } from '../ui/KeyCap';
+import { OUTSIDE } from './tabs';
 import { type Theme, setTheme, theme } from './theme';
 
 interface Props {
@@ -72,6 +74,17 @@ export function PersonMenu({
         {me.role === 'administrator' && item('me.outcomes', onOutcomes)}
         {me.role === 'administrator' && item('me.opening', onOpening)}
         {item('me.tips', () => void tipsSeen(false))}
+        {me.standIns && (
+          <li>
+            <Link
+              to={OUTSIDE.path}
+              className="hover:bg-base-200 flex w-full items-center justify-between rounded px-3 py-2"
+              onClick={onClose}
+            >
+              {t(OUTSIDE.word)} <KeyCap name={OUTSIDE.key} />
+            </Link>
+          </li>
+        )}
         {item('me.keys', onKeys, '?')}
         {item('me.password', onPassword)}
         {item('me.signIns', onSignIns)}

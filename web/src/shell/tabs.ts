@@ -1,21 +1,24 @@
 import type { Me } from '../api/types';
 
-interface Tab {
+interface View {
   path: string;
   word: string;
-  /** Where there is no room for more. */
-  short?: string;
   key: string;
 }
 
-/** The views there are, in the order of their tabs. */
-export function tabs(me: Me): Tab[] {
-  return [
-    { path: '/desk', word: 'tab.desk', key: 'B' },
-    { path: '/history', word: 'tab.history', key: 'Y' },
-    { path: '/voicemail', word: 'tab.voicemail', key: 'I' },
-    { path: '/contacts', word: 'tab.contacts', key: 'Z' },
-    { path: '/rules', word: 'tab.rules', short: 'tab.rulesShort', key: ';' },
-    ...(me.standIns ? [{ path: '/outside', word: 'tab.outside', key: 'N' }] : []),
-  ];
-}
+/** What one does all day: these have a tab each, in this order. */
+export const TABS: View[] = [
+  { path: '/desk', word: 'tab.desk', key: 'B' },
+  { path: '/history', word: 'tab.history', key: 'Y' },
+  { path: '/voicemail', word: 'tab.voicemail', key: 'I' },
+  { path: '/contacts', word: 'tab.contacts', key: 'Z' },
+];
+
+/** Opens from the line that sums them up. */
+export const RULES: View = { path: '/rules', word: 'tab.rules', key: ';' };
+
+/** Where equipment is simulated: opens from my menu. */
+export const OUTSIDE: View = { path: '/outside', word: 'tab.outside', key: 'N' };
+
+/** All views that a person has. */
+export const views = (me: Me): View[] => [...TABS, RULES, ...(me.standIns ? [OUTSIDE] : [])];

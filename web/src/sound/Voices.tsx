@@ -15,7 +15,7 @@ export function Voices({ call }: { call: CallView }) {
     return null;
   }
   return (
-    <div className="mt-1.5 flex flex-wrap items-center gap-x-5 gap-y-1 text-sm">
+    <div className="flex shrink-0 items-center gap-x-4 gap-y-1 text-sm max-sm:flex-wrap">
       <span className="flex items-center gap-2">
         {t('sound.mine')}
         <Meter stream={call.muted ? null : sound.mine} label={t('sound.mineLevel')} />
@@ -26,7 +26,7 @@ export function Voices({ call }: { call: CallView }) {
       </span>
       <label className="flex items-center gap-2">
         <IconVolume size={16} aria-hidden="true" />
-        {t('sound.volume')}
+        <span className="sr-only">{t('sound.volume')}</span>
         <input
           type="range"
           min={0}
@@ -34,7 +34,7 @@ export function Voices({ call }: { call: CallView }) {
           step={5}
           value={Math.round(volume * 100)}
           onChange={(event) => setSound({ volume: Number(event.target.value) / 100 })}
-          className="accent-primary h-4 w-28"
+          className="accent-primary h-4 w-24"
         />
       </label>
       <Trouble />
@@ -43,7 +43,7 @@ export function Voices({ call }: { call: CallView }) {
 }
 
 /** What is wrong with the sound, and what to do about it. */
-export function Trouble() {
+function Trouble() {
   const { t } = useTranslation();
   const { lost, microphone, speakingMuted } = useSoundState();
   const trouble = troubleOf(microphone);
@@ -55,9 +55,9 @@ export function Trouble() {
         ? t('sound.speakingMuted')
         : '';
   return (
-    <span role="status">
+    <span role="status" className="lg:absolute lg:inset-x-0 lg:top-0 lg:z-10">
       {sentence && (
-        <strong className="bg-warning text-warning-content flex items-center gap-1.5 rounded px-2 py-0.5">
+        <strong className="bg-warning text-warning-content flex w-fit items-center gap-1.5 rounded px-2 py-0.5">
           <IconMicrophoneOff size={16} aria-hidden="true" className="shrink-0" />
           {sentence}
         </strong>

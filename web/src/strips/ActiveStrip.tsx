@@ -5,7 +5,6 @@ import { CallButtons } from '../calls/CallButtons';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
 import { CameFrom, Times, Who } from './StripParts';
-import { TapeSign } from './TapeSign';
 
 const EDGE: Partial<Record<CallView['phase'], string>> = {
   TALKING: 'border-primary',
@@ -14,26 +13,28 @@ const EDGE: Partial<Record<CallView['phase'], string>> = {
   MESSAGE: 'border-secondary',
 };
 
-/** The call one is on, or is placing: its times large, its cord with words, all that can be done. */
+/** The call one is on, or is placing, in three rows: who and times; cord and voices; all that can be done. */
 export function ActiveStrip({ call }: { call: CallView }) {
   return (
-    <StripFrame call={call} look={`py-2.5 ${EDGE[call.phase] ?? 'border-accent'}`}>
-      <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
+    <StripFrame call={call} look={`py-2 ${EDGE[call.phase] ?? 'border-accent'}`}>
+      <div className="flex items-start gap-x-4 gap-y-1 max-lg:flex-wrap">
         <div className="min-w-0 flex-1 basis-44 sm:basis-48">
           <Who call={call} />
           <CameFrom call={call} />
-          <TapeSign call={call} />
         </div>
         <Times call={call} />
       </div>
-      <div className="mt-2">
-        <LiveCord course={call.course} earlier={call.earlier} words />
+      <div className="relative mt-1.5 flex items-start gap-x-6 gap-y-1 max-sm:flex-wrap">
+        <div className="min-h-7 min-w-0 flex-1 max-sm:basis-full">
+          <LiveCord course={call.course} earlier={call.earlier} words />
+        </div>
+        <Voices call={call} />
       </div>
-      {call.conference && <Members call={call} conference={call.conference} />}
-      <Voices call={call} />
-      <div className="mt-2">
+      <div className="mt-1.5">
         <CallButtons call={call} wide />
       </div>
+      {/* Beneath the keys, which must not move when somebody comes or leaves. */}
+      {call.conference && <Members call={call} conference={call.conference} />}
     </StripFrame>
   );
 }

@@ -39,15 +39,15 @@ export function Announcement({ call, caller }: Props) {
   return (
     <article aria-label={about} className="sheet border-primary relative overflow-hidden pl-6">
       <span className="bound absolute inset-y-0 left-0 w-2" aria-hidden="true" />
-      <div className="flex items-start gap-4 pt-3 pr-4">
+      <div className="flex items-start gap-4 pt-2 pr-4">
         <div className="min-w-0 flex-1">
-          <h3 className="flex flex-wrap items-baseline gap-x-2">
-            <span className="text-lg leading-snug font-bold">{target}</span>
-            <span className="quiet">{aboutParty(call.other, t).join(' · ')}</span>
+          <h3 className="flex flex-wrap items-baseline gap-x-2 lg:flex-nowrap">
+            <span className="text-lg leading-snug font-bold lg:truncate">{target}</span>
+            <span className="quiet lg:truncate">{aboutParty(call.other, t).join(' · ')}</span>
           </h3>
-          <p className="quiet">{about}</p>
+          <p className="quiet text-sm">{about}</p>
         </div>
-        <p className="text-right">
+        <p className="shrink-0 text-right">
           <span className="block text-2xl leading-tight font-bold">
             {clockTime(now - Date.parse(call.began))}
           </span>
@@ -58,16 +58,18 @@ export function Announcement({ call, caller }: Props) {
           </span>
         </p>
       </div>
-      <div className="pr-4 pt-2">
-        <Cord course={call.course} earlier={call.earlier} now={now} />
+      <div className="relative mr-4 flex items-start gap-x-6 gap-y-1 pt-1.5 max-sm:flex-wrap">
+        <div className="min-h-5 min-w-0 flex-1 pt-1.5 max-sm:basis-full">
+          <Cord course={call.course} earlier={call.earlier} now={now} />
+        </div>
         <Voices call={call} />
       </div>
-      <div className="border-base-300 mt-3 mr-4 border-t border-dashed pt-2">
-        <div className="flex flex-wrap items-baseline gap-x-4">
-          <h4 className="flex-1 font-bold">
+      <div className="border-base-300 mt-1.5 mr-4 border-t border-dashed pt-1.5">
+        <div className="flex items-baseline gap-x-4 max-lg:flex-wrap">
+          <h4 className="min-w-0 flex-1 font-bold lg:truncate">
             {room ? t('conference.name') : name} <span className="quiet font-normal">{room}</span>
           </h4>
-          <p>
+          <p className="shrink-0 max-lg:shrink">
             {caller.phase === 'HELD'
               ? t(room ? 'how.goesOn' : 'how.waiting', { time: waiting })
               : t(`phase.${caller.phase}`, { time: waiting })}
@@ -77,13 +79,13 @@ export function Announcement({ call, caller }: Props) {
             </span>
           </p>
         </div>
-        <div className="pt-2">
+        <div className="pt-1.5">
           <Cord course={caller.course} earlier={caller.earlier} now={now} />
         </div>
       </div>
-      <div className="mt-3 flex flex-wrap gap-2 pr-4 pb-3">
+      <div className="mt-2 flex gap-1.5 pr-4 pb-2 max-lg:flex-wrap">
         {call.actions.map((action, index) => (
-          <span key={action} className={index === last ? 'ml-auto' : ''}>
+          <span key={action} className={index === last ? 'ml-auto shrink-0' : 'min-w-0 lg:flex'}>
             <CallButton call={call} action={action} word={words[action]} main={index === 0} />
           </span>
         ))}

@@ -1,6 +1,5 @@
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
-import { Voices } from '../sound/Voices';
 import { CallButtons } from '../calls/CallButtons';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
@@ -12,24 +11,23 @@ export function HeldStrip({ call }: { call: CallView }) {
   const sent = call.phase === 'SENT';
   return (
     <StripFrame call={call} look={`py-1.5 ${sent ? 'border-dashed border-accent' : ''}`}>
-      <div className="flex flex-wrap items-start gap-x-4 gap-y-1">
-        <div className="min-w-0 flex-1 basis-44 sm:basis-48">
-          <Who call={call} oneRow />
-          <TapeSign call={call} />
+      <div className="flex items-center gap-x-4 gap-y-1 max-lg:flex-wrap">
+        <div className="min-w-0 flex-1 max-lg:basis-44">
+          <Who call={call} />
         </div>
-        <Waiting call={call} />
         <CallButtons call={call} wide={false} />
       </div>
-      <div className="mt-1.5 flex items-start gap-4">
-        <div className="min-w-0 flex-1">
+      <div className="mt-1 flex items-center gap-x-4 gap-y-1 max-lg:flex-wrap">
+        <div className="min-w-0 flex-1 max-lg:basis-full">
           <LiveCord course={call.course} earlier={call.earlier} words={false} />
         </div>
-        <p className="quiet -mt-1 shrink-0 text-sm max-sm:shrink">
+        <TapeSign call={call} />
+        <Waiting call={call} />
+        <p className="quiet max-w-1/2 truncate text-sm">
           <Came call={call} />
         </p>
       </div>
       {call.conference && <Members call={call} conference={call.conference} />}
-      <Voices call={call} />
     </StripFrame>
   );
 }

@@ -5,6 +5,7 @@ import { AnyPanel } from '../calls/AnyPanel';
 import { useCallDrag, useDrop } from '../calls/drag';
 import { nameOf } from '../calls/order';
 import { useCallStore } from '../calls/store';
+import { useArrival } from '../ui/arrival';
 
 interface Props {
   call: CallView;
@@ -21,18 +22,22 @@ export function StripFrame({ call, look, children }: Props) {
   const { setNode: setDragNode, handlers } = useCallDrag(call);
   const { setNode: setDropNode, over } = useDrop({ kind: 'call', call });
   return (
-    <article
-      ref={(node) => {
-        setDragNode(node);
-        setDropNode(node);
-      }}
-      aria-label={call.conference ? t('conference.name') : nameOf(call.other, t('party.withheld'))}
-      aria-current={chosen || undefined}
-      className={`sheet relative px-4 ${look} ${chosen ? 'chosen-strip' : ''} ${over ? 'drop-here' : ''}`}
-      {...handlers}
-    >
-      {children}
-      {panel && <AnyPanel call={call} what={panel} />}
-    </article>
+    <div ref={useArrival<HTMLDivElement>()}>
+      <article
+        ref={(node) => {
+          setDragNode(node);
+          setDropNode(node);
+        }}
+        aria-label={
+          call.conference ? t('conference.name') : nameOf(call.other, t('party.withheld'))
+        }
+        aria-current={chosen || undefined}
+        className={`sheet relative px-4 ${look} ${chosen ? 'chosen-strip' : ''} ${over ? 'drop-here' : ''}`}
+        {...handlers}
+      >
+        {children}
+        {panel && <AnyPanel call={call} what={panel} />}
+      </article>
+    </div>
   );
 }

@@ -1,17 +1,15 @@
+import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
 import { howItCame } from '../calls/howItCame';
 import { aboutParty, nameOf } from '../calls/order';
+import { TapeSign } from './TapeSign';
 import { WhoIsIt } from './WhoIsIt';
 
-/**
- * Who it is, and what is known of them beside it.
- *
- * @param oneRow whether that stays in the row of the name, cut off if need be
- */
-export function Who({ call, oneRow = false }: { call: CallView; oneRow?: boolean }) {
+/** Who it is, and what is known of them beside it, cut off if need be. */
+export function Who({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const withheld = t('party.withheld');
   const title = call.conference
@@ -21,15 +19,14 @@ export function Who({ call, oneRow = false }: { call: CallView; oneRow?: boolean
     : nameOf(call.other, withheld);
   const details = call.conference ? [] : aboutParty(call.other, t);
   return (
-    <h3
-      className={`flex items-baseline gap-x-2 ${oneRow ? 'sm:flex-nowrap max-sm:flex-wrap' : 'flex-wrap'}`}
-    >
+    <h3 className="flex items-baseline gap-x-2 max-sm:flex-wrap">
       <span
-        className={`max-w-full text-lg leading-snug font-bold break-words ${oneRow ? 'sm:shrink-0' : ''}`}
+        title={title}
+        className="max-w-full text-lg leading-snug font-bold break-words sm:shrink-0 sm:truncate"
       >
         {title}
       </span>
-      <span className={`quiet ${oneRow ? 'min-w-0 truncate' : ''}`}>{details.join(' · ')}</span>
+      <span className="quiet min-w-0 truncate">{details.join(' · ')}</span>
     </h3>
   );
 }
@@ -40,14 +37,18 @@ export function Came({ call }: { call: CallView }) {
   return <>{howItCame(call, nameOf(call.other, t('party.withheld')), t)}</>;
 }
 
-/** The same beneath the name, with what leads to the card of whoever it is. */
-export function CameFrom({ call }: { call: CallView }) {
+/** The same beneath the name, with more that is known, what leads to the card, and whether it is recorded. */
+export function CameFrom({ call, children }: { call: CallView; children?: ReactNode }) {
   return (
-    <div className="flex flex-wrap items-center gap-x-3">
-      <p className="quiet">
-        <Came call={call} />
+    <div className="flex min-h-6 items-center gap-x-3 gap-y-1 max-lg:flex-wrap">
+      <p className="min-w-0 text-sm lg:truncate">
+        <span className="quiet">
+          <Came call={call} />
+        </span>
+        {children}
       </p>
       {!call.conference && <WhoIsIt call={call} />}
+      <TapeSign call={call} />
     </div>
   );
 }
@@ -61,12 +62,12 @@ export function State({ call }: { call: CallView }) {
     : t(`phase.${call.phase}`, { time: clockTime(now - Date.parse(call.since)) });
 }
 
-/** How long somebody has waited, in the row of the name. */
+/** How long somebody has waited, beside the cord. */
 export function Waiting({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const now = useNow();
   return (
-    <p className="pt-0.5">
+    <p className="shrink-0">
       {call.reminded && call.phase === 'HELD' && (
         <strong className="bg-warning text-warning-content mr-2 rounded px-1.5 py-0.5">
           {t('phase.tooLong')}
@@ -87,7 +88,7 @@ export function Times({ call }: { call: CallView }) {
   const present = now - Date.parse(call.since);
   const held = call.heldBefore + (call.phase === 'WAITING' ? present : 0);
   return (
-    <p className="text-right">
+    <p className="shrink-0 text-right">
       {call.muted && (
         <strong className="bg-warning text-warning-content mr-3 rounded px-1.5 py-0.5">
           {t('phase.muted')}

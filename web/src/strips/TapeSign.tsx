@@ -15,7 +15,7 @@ export function TapeSign({ call }: { call: CallView }) {
   }
   const runs = tape.on && !WAITS.includes(phase);
   return (
-    <p className="mt-0.5 text-sm">
+    <p className="shrink-0 text-sm">
       <strong
         className={`inline-flex items-center gap-1.5 rounded px-1.5 py-0.5 whitespace-nowrap ${runs ? 'bg-error text-error-content' : 'bg-base-200'}`}
       >

@@ -17,7 +17,7 @@ export function WhoIsIt({ call }: { call: CallView }) {
   }
   const { contact, several = [] } = other.known ?? {};
   return (
-    <div className="flex flex-wrap items-center gap-1.5">
+    <div className="flex shrink-0 items-center gap-1.5 max-lg:flex-wrap">
       {several.length > 0 && !contact && (
         <>
           <strong>{t('who.several')}</strong>

@@ -152,6 +152,9 @@ final class Desk {
   }
 
   void open(String view) {
+    if (view.equals("Outside")) {
+      openMenu(page.getByRole(AriaRole.BANNER).getByRole(AriaRole.BUTTON).last());
+    }
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + view)))
         .click();
     assertThat(
@@ -170,9 +173,13 @@ final class Desk {
 
   /** Opens what belongs to the person and not to a call. */
   void openMenu(String name) {
-    page.getByRole(AriaRole.BANNER)
-        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
-        .click();
+    openMenu(
+        page.getByRole(AriaRole.BANNER)
+            .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name)));
+  }
+
+  private static void openMenu(Locator menu) {
+    menu.click();
   }
 
   void press(String key) {

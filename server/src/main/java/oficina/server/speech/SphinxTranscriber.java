@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -29,6 +30,9 @@ class SphinxTranscriber implements Transcriber {
 
   /** Loading the model takes a moment, however short the sound is. */
   private static final int LEAST_SECONDS = 15;
+
+  /** It comes after everything else on the machine: on a busy one it waits more than it works. */
+  private static final int WAITS_AT_MOST = 20;
 
   private static final double SURE = 0.4;
 
@@ -98,14 +102,32 @@ class SphinxTranscriber implements Transcriber {
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
     int patience = Math.max(LEAST_SECONDS, 3 * samples.length / Pcm.RATE);
-    if (!process.waitFor(patience, TimeUnit.SECONDS)) {
+    if (!ends(process, Duration.ofSeconds(patience))) {
       process.destroyForcibly();
-      throw new SpeechException("took longer than " + patience + " s");
+      throw new SpeechException("worked longer than " + patience + " s");
     }
     if (process.exitValue() != 0) {
       throw new SpeechException("ended with " + process.exitValue());
     }
     return read(Files.readAllLines(words, StandardCharsets.UTF_8));
+  }
+
+  /**
+   * Waits for its end while it has not worked longer than this, which a busy machine does not
+   * shorten.
+   */
+  private static boolean ends(Process process, Duration atMost) throws InterruptedException {
+    long waits = WAITS_AT_MOST * atMost.toSeconds();
+    for (long second = 0; second < waits; second++) {
+      if (process.waitFor(1, TimeUnit.SECONDS)) {
+        return true;
+      }
+      Duration worked = process.info().totalCpuDuration().orElse(Duration.ofSeconds(second));
+      if (worked.compareTo(atMost) > 0) {
+        return false;
+      }
+    }
+    return false;
   }
 
   /** What tells it the names; nothing when they cannot be told: the rest is heard all the same. */

@@ -1,0 +1,84 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.assertions.LocatorAssertions.IsInViewportOptions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** What comes by itself moves nothing that one may be about to press. */
+class NothingJumpsTest extends TomaszTalksToInes {
+  private static final List<int[]> SIZES =
+      List.of(new int[] {1280, 800}, new int[] {1024, 768}, new int[] {1920, 1080});
+
+  private static final IsInViewportOptions FULLY = new IsInViewportOptions().setRatio(1);
+
+  /** Where each key of the call in hand is, by its words. */
+  private Map<String, String> keys() {
+    return ines.call("Tomasz Brill").getByRole(AriaRole.BUTTON).all().stream()
+        .collect(Collectors.toMap(Locator::innerText, NothingJumpsTest::place));
+  }
+
+  private static String place(Locator key) {
+    BoundingBox box = key.boundingBox();
+    return box.x + " " + box.y + " " + box.width;
+  }
+
+  @Test
+  void keys_of_the_call_in_hand_stay_while_another_rings_gives_up_is_answered_elsewhere_and_ends() {
+    for (int[] size : SIZES) {
+      ines.page.setViewportSize(size[0], size[1]);
+      Map<String, String> before = keys();
+      adaeze.dial("201");
+      assertThat(ines.inStrip("Adaeze Moor", "Answer")).isInViewport();
+      assertThat(keys()).isEqualTo(before);
+      adaeze.button("End").click();
+      ines.isTold("You missed a call from Adaeze Moor");
+      assertThat(keys()).isEqualTo(before);
+      ines.page.getByRole(AriaRole.LOG).getByRole(AriaRole.BUTTON).first().click();
+    }
+    Desk rufus = browsers.of("rufus");
+    Map<String, String> before = keys();
+    adaeze.dial("201");
+    rufus.press("g"); // takes what rings in the team
+    adaeze.sees("Rufus Adeyemi", "talking");
+    assertThat(ines.call("Adaeze Moor")).hasCount(0);
+    assertThat(keys()).isEqualTo(before);
+  }
+
+  @Test
+  void
+      with_one_ringing_one_in_hand_and_one_held_all_is_in_view_and_each_call_has_one_row_of_keys() {
+    ines.button("Hold").click();
+    ines.dial("0114 496 0155");
+    browsers.pass(Duration.ofSeconds(4));
+    adaeze.dial("201");
+    for (int[] size : SIZES) {
+      ines.page.setViewportSize(size[0], size[1]);
+      for (Locator each :
+          List.of(
+              ines.inStrip("Adaeze Moor", "Answer"),
+              ines.inStrip("0114 496 0155", "End"),
+              ines.inStrip("Tomasz Brill", "Resume"),
+              ines.page.getByLabel("Note about this call"))) {
+        assertThat(each).isInViewport(FULLY);
+      }
+      for (String call : List.of("Adaeze Moor", "0114 496 0155", "Tomasz Brill")) {
+        assertThat(
+                ines.call(call).getByRole(AriaRole.BUTTON).all().stream()
+                    .filter(key -> key.getAttribute("class").contains("btn-call"))
+                    .map(key -> key.boundingBox().y)
+                    .distinct())
+            .as(call + " at " + size[0])
+            .hasSize(1);
+      }
+    }
+  }
+}
