@@ -2728,7 +2728,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -3585,6 +3585,11 @@ export interface components {
             to: number;
             doubtful: boolean;
         };
+        WrittenNote: {
+            title: string;
+            text: string;
+            from: components["schemas"]["CallNote"];
+        };
     };
     responses: never;
     parameters: never;
@@ -3769,6 +3774,7 @@ export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
 export type SchemaWaiting = components['schemas']['Waiting'];
 export type SchemaWhoItIs = components['schemas']['WhoItIs'];
 export type SchemaWord = components['schemas']['Word'];
+export type SchemaWrittenNote = components['schemas']['WrittenNote'];
 export type $defs = Record<string, never>;
 export interface operations {
     correct: {
@@ -4845,16 +4851,18 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CallNote"];
+                "application/json": components["schemas"]["WrittenNote"];
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "*/*": components["schemas"]["CallNote"];
+                };
             };
         };
     };

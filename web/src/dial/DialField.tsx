@@ -13,7 +13,9 @@ import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
 import { useTelLink } from './telLink';
 import { Keypad } from './Keypad';
-import { stepped, useFinder } from './finder';
+import { dialOf } from './choices';
+import { useFinder } from './finder';
+import { useSteps } from './steps';
 
 const LONGEST = 2_500;
 
@@ -24,8 +26,6 @@ export function DialField() {
   const field = useCallback(() => document.getElementById(`${id}-field`), [id]);
   const focus = useCallback(() => field()?.focus(), [field]);
   const [text, setText] = useState('');
-  /** To which result the arrows have led; none yet when it is not there. */
-  const [step, setStep] = useState<number>();
   /** What was typed when it was asked whether the emergency services are meant. */
   const [asked, setAsked] = useState('');
   const [keypad, setKeypad] = useState(false);
@@ -41,14 +41,17 @@ export function DialField() {
   const keypadOfCall = inCall?.actions.includes('DIGITS') ?? false;
 
   const { options, hint, first, pick } = useFinder(text);
-  const chosen = step ?? first;
+  const { step, chosen, number, stepBy, stepTo, reset } = useSteps(options, first);
 
-  const change = useCallback((next: string) => {
-    setText(next.slice(0, LONGEST));
-    setStep(undefined);
-    setAsked('');
-    setError('');
-  }, []);
+  const change = useCallback(
+    (next: string) => {
+      setText(next.slice(0, LONGEST));
+      reset();
+      setAsked('');
+      setError('');
+    },
+    [reset],
+  );
 
   useTelLink(
     useCallback(
@@ -96,10 +99,10 @@ export function DialField() {
   }, [wanted, step, pick, call, asked, t]);
 
   function pressed(event: KeyboardEvent<HTMLInputElement>) {
-    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-      event.preventDefault();
-      setStep(stepped(event.key, chosen, options.length));
-    } else if (event.key === 'Enter' && !event.altKey) {
+    if (stepBy(event)) {
+      return;
+    }
+    if (event.key === 'Enter' && !event.altKey) {
       event.preventDefault();
       void enter();
     } else if (event.key === 'Escape') {
@@ -219,8 +222,9 @@ export function DialField() {
             id={`${id}-${index}`}
             option={option}
             chosen={index === chosen}
-            onPoint={() => setStep(index)}
-            onChoose={() => void call.run(option.to)}
+            nth={index === chosen ? number : 0}
+            onPoint={() => index !== chosen && stepTo(index)}
+            onChoose={() => void call.run(dialOf(option, index === chosen ? number : 0))}
           />
         ))}
       </ul>

@@ -9,13 +9,15 @@ interface Props {
   id: string;
   option: Choice;
   chosen: boolean;
+  /** Which of its numbers is meant. */
+  nth: number;
   /** When the mouse points at it; not given where a click only chooses. */
   onPoint?: () => void;
   onChoose: () => void;
 }
 
 /** One line of the dial field's results. The field itself handles the keys. */
-export function DialOption({ id, option, chosen, onPoint, onChoose }: Props) {
+export function DialOption({ id, option, chosen, nth, onPoint, onChoose }: Props) {
   const { t } = useTranslation();
   const line = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -35,7 +37,7 @@ export function DialOption({ id, option, chosen, onPoint, onChoose }: Props) {
       onClick={onChoose}
       onKeyDown={undefined}
     >
-      <OptionText option={option} />
+      <OptionText option={option} nth={nth} />
       {chosen && onPoint && (
         <span className="flex shrink-0 items-center gap-2 font-semibold">
           {t('dial.call')} <KeyCap name="Enter" />
@@ -45,7 +47,7 @@ export function DialOption({ id, option, chosen, onPoint, onChoose }: Props) {
   );
 }
 
-function OptionText({ option }: { option: Choice }) {
+function OptionText({ option, nth }: { option: Choice; nth: number }) {
   const { t } = useTranslation();
   if (option.kind === 'person') {
     const { person } = option;
@@ -63,20 +65,29 @@ function OptionText({ option }: { option: Choice }) {
     );
   }
   if (option.kind === 'contact') {
-    const { contact, number } = option;
+    const { contact } = option;
+    const number = contact.numbers[nth] ?? contact.numbers[0];
+    const more = contact.numbers.length - 1;
     return (
       <>
         <IconAddressBook size={16} aria-hidden="true" className="shrink-0" />
         <span className="min-w-0 flex-1 truncate">
           <span className="font-semibold">{contact.title}</span>{' '}
           <span className="quiet">
-            {[contact.subtitle, t(`numberType.${number.type}`)].filter(Boolean).join(' · ')}
+            {[contact.subtitle, number && t(`numberType.${number.type}`)]
+              .filter(Boolean)
+              .join(' · ')}
           </span>
         </span>
         <span className="shrink-0">
-          {number.shown}
-          {number.extension && ` ${t('dial.extension', { digits: number.extension })}`}
+          {number?.shown}
+          {number?.extension && ` ${t('dial.extension', { digits: number.extension })}`}
         </span>
+        {more > 0 && (
+          <span className="quiet shrink-0 text-sm">
+            {t('dial.more', { count: more })} <KeyCap name="→" />
+          </span>
+        )}
       </>
     );
   }

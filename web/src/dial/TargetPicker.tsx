@@ -10,7 +10,8 @@ import { useOnce } from '../live/useOnce';
 import { useMe } from '../session/session';
 import { CallerIdSelect } from './CallerIdSelect';
 import { DialOption } from './DialOption';
-import { stepped, useFinder } from './finder';
+import { useFinder } from './finder';
+import { useSteps } from './steps';
 
 interface Props {
   call: CallView;
@@ -28,12 +29,11 @@ export function TargetPicker({ call, adding, initial }: Props) {
   const { t } = useTranslation();
   const id = useId();
   const [text, setText] = useState(initial);
-  const [step, setStep] = useState<number>();
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<CallerId>();
   const [unanswered, setUnanswered] = useState<Unanswered>();
   const { wanted, options, hint, first, pick } = useFinder(text, MOST, useMe().id);
-  const chosen = step ?? first;
+  const { step, chosen, number, stepBy, stepTo, reset } = useSteps(options, first);
   const ways = waysOf(call, adding);
   const name = nameOf(call.other, t('party.withheld'));
 
@@ -63,10 +63,10 @@ export function TargetPicker({ call, adding, initial }: Props) {
   );
 
   function pressed(event: KeyboardEvent<HTMLInputElement>) {
-    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-      event.preventDefault();
-      setStep(stepped(event.key, chosen, options.length));
-    } else if (event.key === 'Enter') {
+    if (stepBy(event)) {
+      return;
+    }
+    if (event.key === 'Enter') {
       event.preventDefault();
       if (event.altKey && toMailbox) {
         void run(ways[0], true);
@@ -107,7 +107,7 @@ export function TargetPicker({ call, adding, initial }: Props) {
           value={text}
           onChange={(event) => {
             setText(event.target.value);
-            setStep(undefined);
+            reset();
             setError('');
           }}
           onKeyDown={pressed}
@@ -179,7 +179,8 @@ export function TargetPicker({ call, adding, initial }: Props) {
             id={`${id}-${index}`}
             option={option}
             chosen={index === chosen}
-            onChoose={() => setStep(index)}
+            nth={index === chosen ? number : 0}
+            onChoose={() => stepTo(index)}
           />
         ))}
       </ul>

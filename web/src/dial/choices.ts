@@ -1,21 +1,18 @@
-import type {
-  ContactRow,
-  Dial,
-  Found,
-  NumberView,
-  PartyView,
-  PersonView,
-  SlotView,
-} from '../api/types';
+import type { ContactRow, Dial, Found, PartyView, PersonView, SlotView } from '../api/types';
 
 /** Something the dial field offers to call. */
 export type Choice = { key: string; to: string } & (
   | { kind: 'person'; person: PersonView }
-  | { kind: 'contact'; contact: ContactRow; number: NumberView }
+  | { kind: 'contact'; contact: ContactRow }
   | { kind: 'group'; group: PartyView }
   | { kind: 'slot'; slot: SlotView }
   | { kind: 'number'; dial: Dial }
 );
+
+/** What is dialled when this is chosen, by which of its numbers. */
+export function dialOf(option: Choice, nth = 0): string {
+  return (option.kind === 'contact' && option.contact.numbers[nth]?.dial) || option.to;
+}
 
 /** What was found as one list, what Enter calls first: a number that can be dialled, then whoever is known. */
 export function choices(found: Found): Choice[] {
@@ -33,10 +30,9 @@ export function choices(found: Found): Choice[] {
     if (person) {
       all.push({ kind: 'person', key: `p${person.id}`, to: person.extension, person });
     }
-    // Each of a contact's numbers can be meant.
-    for (const number of contact?.numbers ?? []) {
-      const key = `c${contact?.id} ${number.dial}`;
-      all.push({ kind: 'contact', key, to: number.dial, contact: contact as ContactRow, number });
+    const [number] = contact?.numbers ?? [];
+    if (contact && number) {
+      all.push({ kind: 'contact', key: `c${contact.id}`, to: number.dial, contact });
     }
   }
   return all;

@@ -3,7 +3,8 @@ import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get } from '../api/client';
 import type { Found } from '../api/types';
-import { type Choice, choices } from './choices';
+import { type Choice, choices, dialOf } from './choices';
+import type { Step } from './steps';
 
 function finding(text: string) {
   return {
@@ -55,16 +56,16 @@ export function useFinder(text: string, most = 20, without?: number) {
 
   /** Enter can be faster than the results: what counts is what the text as it stands finds. */
   const pick = useCallback(
-    async (step?: number): Promise<Meant | undefined> => {
+    async (step?: Step): Promise<Meant | undefined> => {
       const found = await queries.fetchQuery(finding(wanted));
       const all = offered(found);
       if (step === undefined && refusal(found, all)) {
         return undefined; // what is wrong is shown; whoever means one of these steps to them
       }
-      const option = all[Math.min(step ?? 0, all.length - 1)];
+      const option = all[Math.min(step?.row ?? 0, all.length - 1)];
       const emergency = option?.kind === 'number' && option.dial.emergency;
       return {
-        to: option?.to ?? wanted,
+        to: option ? dialOf(option, step?.number) : wanted,
         emergency: emergency && option.dial.shown !== wanted ? option.dial.shown : undefined,
       };
     },
@@ -82,13 +83,4 @@ export function useFinder(text: string, most = 20, without?: number) {
     first: refused ? -1 : 0,
     pick,
   };
-}
-
-/** Where the arrow keys lead in a list of this length. */
-export function stepped(key: string, chosen: number, length: number): number {
-  const step = key === 'ArrowDown' ? 1 : -1;
-  if (chosen < 0) {
-    return step > 0 ? 0 : length - 1;
-  }
-  return (length + chosen + step) % Math.max(1, length);
 }

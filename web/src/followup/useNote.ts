@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { get } from '../api/client';
 import { useMe } from '../session/session';
 import { type NoteText, drafts } from './drafts';
@@ -10,21 +10,14 @@ const AGAIN_MS = 3_000;
 
 const BLANK: NoteText = { title: '', text: '' };
 
-/** What was written before, and what somebody typed before it was there. */
-function together(before: NoteText, typed: NoteText): NoteText {
-  return {
-    title: typed.title || before.title,
-    text: [before.text, typed.text].filter(Boolean).join('\n'),
-  };
-}
-
-/** The note about a call: as it was, and kept as one types, through a reload and a killed server. */
+/**
+ * The note about a call: as it is, kept as one types, through a reload and a killed server, and the same in all windows:
+ * what two of them write at once is put together by the server.
+ */
 export function useNote(call: string) {
   const me = useMe().id;
   const queries = useQueryClient();
   const [typed, setTyped] = useState<NoteText | undefined>(() => drafts.read(me, call));
-  /** Whether something was typed before it was known what was written before. */
-  const [early, setEarly] = useState(false);
   const [failed, setFailed] = useState(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const { data } = useQuery({
@@ -32,23 +25,32 @@ export function useNote(call: string) {
     queryFn: () => get<NoteText>(`/api/calls/${call}/note`),
     staleTime: Infinity,
   });
-  const note = early && data && typed ? together(data, typed) : (typed ?? data ?? BLANK);
+
+  const send = useCallback(async () => {
+    clearTimeout(timer.current);
+    const kept = await drafts.send(me, call);
+    setFailed(kept === 'failed');
+    if (kept === 'failed' || kept === 'more') {
+      return false;
+    }
+    if (kept) {
+      queries.setQueryData(['note', call], kept);
+    }
+    setTyped(undefined);
+    return true;
+  }, [me, call, queries]);
 
   useEffect(() => {
-    function send() {
-      clearTimeout(timer.current);
-      void drafts.send(me, call).then((kept) => {
-        setFailed(!kept && drafts.read(me, call) !== undefined);
-        if (!kept) {
-          timer.current = setTimeout(send, AGAIN_MS);
-        }
-      });
+    async function sendOrTryAgain() {
+      if (!(await send())) {
+        timer.current = setTimeout(() => void sendOrTryAgain(), AGAIN_MS);
+      }
     }
     if (typed) {
       clearTimeout(timer.current);
-      timer.current = setTimeout(send, PAUSE_MS);
+      timer.current = setTimeout(() => void sendOrTryAgain(), PAUSE_MS);
     }
-  }, [typed, me, call]);
+  }, [typed, send]);
 
   // Whoever leaves does not wait for the pause.
   useEffect(
@@ -60,15 +62,11 @@ export function useNote(call: string) {
   );
 
   return {
-    note,
+    note: typed ?? data ?? BLANK,
     failed,
     write(next: NoteText) {
-      setEarly(data === undefined);
-      drafts.write(me, call, next);
+      drafts.write(me, call, next, data ?? BLANK);
       setTyped(next);
-      if (data !== undefined) {
-        queries.setQueryData(['note', call], next);
-      }
     },
   };
 }

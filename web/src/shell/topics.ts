@@ -44,6 +44,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   },
   VOICEMAIL: (_, queries) => void askAgain(queries, 'voicemail'),
   RECORDINGS: (_, queries) => void askAgain(queries, 'recordings'),
+  NOTES: (_, queries) => void askAgain(queries, 'note'),
   SPEED_DIALS: (_, queries) => void askAgain(queries, 'speed-dials'),
   FOLLOW_UPS: (_, queries) => void askAgain(queries, 'follow-ups'),
   CONTACTS(_, queries) {

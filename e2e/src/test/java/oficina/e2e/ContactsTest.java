@@ -194,11 +194,10 @@ class ContactsTest {
     lotte.open("Desk");
     lotte.dialField().fill("rusk");
     assertThat(lotte.results())
-        .hasText(
-            new String[] {
-              "Callum Rusk Work0121 496 0199Call Enter", "Callum Rusk Mobile0121 496 0102"
-            });
-    lotte.dialField().press("ArrowDown");
+        .hasText(new String[] {"Callum Rusk Work0121 496 0199+1 →Call Enter"});
+    lotte.dialField().press("ArrowRight");
+    assertThat(lotte.results())
+        .hasText(new String[] {"Callum Rusk Mobile0121 496 0102+1 →Call Enter"});
     lotte.dialField().press("Enter");
     lotte.sees("Callum Rusk", "Mobile 0121 496 0102");
     lotte.button("End").click();

@@ -172,6 +172,12 @@ final class Desk {
   }
 
   /** Opens what belongs to the person and not to a call. */
+  /** The line in the band that sums the call rules up, and leads to them. */
+  Locator rulesLine() {
+    return page.getByRole(AriaRole.BANNER)
+        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Call rules"));
+  }
+
   void openMenu(String name) {
     openMenu(
         page.getByRole(AriaRole.BANNER)

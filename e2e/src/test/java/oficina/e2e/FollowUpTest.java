@@ -144,6 +144,26 @@ class FollowUpTest {
   }
 
   @Test
+  void two_windows_write_one_note_and_what_either_wrote_is_kept() {
+    Desk tomasz = browsers.of("tomasz");
+    Desk lotte = browsers.of("lotte");
+    tomasz.dial("233");
+    lotte.button("Answer").click();
+    lotte.sees("Tomasz Brill", "talking");
+    Desk second = browsers.secondWindow("lotte");
+    field(lotte, "Note about this call").fill("Two pallets.");
+    assertThat(field(second, "Note about this call")).hasValue("Two pallets.");
+    lotte.page.context().setOffline(true);
+    field(lotte, "Note about this call").fill("Two pallets. By noon.");
+    field(second, "Note about this call").fill("Two pallets. Keep them dry.");
+    lotte.page.context().setOffline(false);
+    Pattern both = Pattern.compile("By noon[^$]*Keep them dry|Keep them dry[^$]*By noon");
+    assertThat(field(lotte, "Note about this call")).hasValue(both);
+    assertThat(field(second, "Note about this call")).hasValue(both);
+    lotte.button("End").click();
+  }
+
+  @Test
   void a_note_typed_while_the_server_is_killed_is_kept() {
     try (ServerProcess server = new ServerProcess()) {
       server.start();

@@ -75,6 +75,22 @@ class ContactsOverHttpTest {
   }
 
   @Test
+  void whom_one_speaks_with_is_found_before_strangers_by_oneself_alone() {
+    add(lotte, false, "Zelda Arkwright", "", "0151 496 0231");
+    add(lotte, false, "Zelda Zorn", "", "0114 496 0155");
+    assertThat(found(lotte, "zeld")).containsExactly("Zelda Arkwright", "Zelda Zorn");
+    String call = lotte.call("0114 496 0155");
+    TestServer.get().clock().advance(Duration.ofSeconds(4));
+    lotte.awaitCall("TALKING");
+    TestServer.get().clock().advance(Duration.ofSeconds(30));
+    lotte.service(call, "clear");
+    lotte.awaitNoCalls();
+    TestServer.get().clock().advance(Duration.ofMinutes(2));
+    assertThat(found(lotte, "zeld")).containsExactly("Zelda Zorn", "Zelda Arkwright");
+    assertThat(found(joss, "zeld")).containsExactly("Zelda Arkwright", "Zelda Zorn");
+  }
+
+  @Test
   void a_contact_is_found_and_known_in_every_call() {
     long id = add(lotte, false, "Dov Hartigan", "Hartigan Haulage", "(0151) 496-0177");
     assertThat(found(joss, "hart")).containsExactly("Dov Hartigan");

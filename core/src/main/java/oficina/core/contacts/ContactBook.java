@@ -193,6 +193,29 @@ public final class ContactBook {
     return best(typed, contact -> contact.visibleTo(viewer), limit);
   }
 
+  /** Whether what was typed is a part of this number, as it is written here or abroad. */
+  public boolean isIn(PhoneNumber number, String typed) {
+    Query query = Query.of(typed);
+    return query.isPart()
+        && Listed.written(number, region).anyMatch(each -> each.contains(query.digits()));
+  }
+
+  /** Of those with one of these numbers whoever fits, by name, with how well each does. */
+  public List<Found> ranked(String typed, PersonId viewer, Collection<PhoneNumber> numbers) {
+    Query query = Query.of(typed);
+    return query.isEmpty()
+        ? List.of()
+        : numbers.stream()
+            .flatMap(number -> byNumber.of(number).stream())
+            .distinct()
+            .filter(listed -> listed.contact().visibleTo(viewer))
+            .sorted(Listed.BY_NAME)
+            .flatMap(
+                listed ->
+                    query.best(listed).stream().map(fit -> new Found(listed.contact(), fit.rank())))
+            .toList();
+  }
+
   /**
    * The same among some of them.
    *

@@ -54,7 +54,8 @@ record Listed(
             .toArray(String[]::new));
   }
 
-  private static Stream<String> written(PhoneNumber number, Region region) {
+  /** The digits of a number as it is written here and abroad. */
+  static Stream<String> written(PhoneNumber number, Region region) {
     return Stream.of(number.e164(), region.show(number)).map(Listed::digitsOf);
   }
 

@@ -2,6 +2,7 @@ package oficina.core.contacts;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import oficina.core.people.Words;
 
 /**
@@ -45,7 +46,16 @@ record Query(List<String> words, String joined, String digits) {
   static Query of(String typed) {
     List<String> words = Words.of(typed);
     boolean number = typed.matches("[\\s+()./\\-0-9]*");
-    return new Query(words, String.join(" ", words), number ? Listed.digitsOf(typed) : "");
+    return new Query(words, String.join(" ", words), number ? Listed.digitsOf(plain(typed)) : "");
+  }
+
+  /**
+   * A number as it is kept, however it was written: without the trunk prefix in brackets behind a
+   * country code, or the prefix that one dials for abroad (ITU-T E.123).
+   */
+  private static String plain(String typed) {
+    String abroad = typed.strip().startsWith("00") ? "+" + typed.strip().substring(2) : typed;
+    return abroad.contains("+") ? abroad.replace("(0)", "") : abroad;
   }
 
   boolean isEmpty() {
@@ -71,6 +81,11 @@ record Query(List<String> words, String joined, String digits) {
 
   String initials() {
     return String.join("", words);
+  }
+
+  /** The best way in which a contact fits; empty when it does in none. */
+  Optional<Fit> best(Listed listed) {
+    return Arrays.stream(Fit.values()).filter(fit -> fits(listed, fit)).findFirst();
   }
 
   /** Whether a contact fits in this way. */

@@ -82,6 +82,15 @@ public class ContactViews {
       String note) {}
 
   public ContactRow row(Contact contact) {
+    return row(contact, contact.card().numbers());
+  }
+
+  /**
+   * The same with its numbers in another order.
+   *
+   * @param numbers all of them
+   */
+  public ContactRow row(Contact contact, List<ContactNumber> numbers) {
     Card card = contact.card();
     return new ContactRow(
         contact.id().value(),
@@ -89,11 +98,11 @@ public class ContactViews {
         card.title(),
         card.subtitle(),
         contact.picture(),
-        numbers(card));
+        views(numbers));
   }
 
-  private List<NumberView> numbers(Card card) {
-    return card.numbers().stream()
+  private List<NumberView> views(List<ContactNumber> numbers) {
+    return numbers.stream()
         .map(
             each ->
                 new NumberView(
@@ -131,7 +140,7 @@ public class ContactViews {
     return new ContactBefore(
         card.name(),
         card.company(),
-        numbers(card),
+        views(card.numbers()),
         card.mails(),
         card.addresses(),
         card.tags(),

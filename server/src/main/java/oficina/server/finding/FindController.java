@@ -1,11 +1,14 @@
 package oficina.server.finding;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 import oficina.core.call.Party;
+import oficina.core.finding.Familiarity;
+import oficina.core.finding.Finder;
+import oficina.core.finding.Match;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -35,14 +38,21 @@ class FindController {
   private final Parties parties;
   private final Contacts contacts;
   private final ContactViews cards;
+  private final Familiars familiars;
 
   FindController(
-      OfficeData office, Pushes pushes, Parties parties, Contacts contacts, ContactViews cards) {
+      OfficeData office,
+      Pushes pushes,
+      Parties parties,
+      Contacts contacts,
+      ContactViews cards,
+      Familiars familiars) {
     this.office = office;
     this.pushes = pushes;
     this.parties = parties;
     this.contacts = contacts;
     this.cards = cards;
+    this.familiars = familiars;
   }
 
   /**
@@ -98,31 +108,24 @@ class FindController {
         dials(text, dialled, me.id()));
   }
 
-  private record Ranked(int rank, Known known) {}
-
-  /** Whoever has the extension that was written in some way comes first, people before contacts. */
+  /** Whoever has the extension that was written in some way comes first. */
   private List<Known> known(String text, @Nullable String extension, PersonId me) {
-    List<Ranked> found = new ArrayList<>();
-    office
-        .directory()
-        .personAt(extension == null ? "" : extension)
-        .ifPresent(person -> found.add(new Ranked(-1, known(person))));
-    office.finder().ranked(text, MOST).stream()
-        .filter(each -> !each.person().extension().equals(extension))
-        .forEach(each -> found.add(new Ranked(each.rank(), known(each.person()))));
-    contacts
-        .ask(book -> book.ranked(text, me, MOST))
-        .forEach(
-            each -> found.add(new Ranked(each.rank(), new Known(null, cards.row(each.contact())))));
-    return found.stream()
-        .sorted(Comparator.comparingInt(Ranked::rank))
+    Optional<Person> written = office.directory().personAt(extension == null ? "" : extension);
+    Familiarity familiar = familiars.of(me);
+    List<Match> found =
+        contacts.ask(book -> new Finder(office.finder(), book).find(text, me, familiar, MOST));
+    return Stream.concat(
+            written.map(Match::of).stream(),
+            found.stream().filter(each -> !each.isPerson(written.orElse(null))))
         .limit(MOST)
-        .map(Ranked::known)
+        .map(this::known)
         .toList();
   }
 
-  private Known known(Person person) {
-    return new Known(pushes.person(person.id()), null);
+  private Known known(Match match) {
+    return match.person() == null
+        ? new Known(null, cards.row(match.contact(), match.numbers()))
+        : new Known(pushes.person(match.person().id()), null);
   }
 
   private @Nullable PartyView group(String text, PersonId me) {

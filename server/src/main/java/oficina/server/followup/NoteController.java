@@ -1,17 +1,21 @@
 package oficina.server.followup;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.stream.Stream;
 import oficina.core.call.CallId;
+import oficina.core.notes.NoteText;
 import oficina.server.calls.OwnCalls;
 import oficina.server.followup.NoteStore.Note;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
 import oficina.server.push.Pushes;
 import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +32,7 @@ import org.springframework.web.bind.annotation.RestController;
 class NoteController {
   private static final int LONGEST_TITLE = 200;
   private static final int LONGEST_TEXT = 10_000;
+  private static final int LOCKS = 64;
   private static final int MOST_PHRASES = 9;
   private static final int LONGEST_PHRASE = 400;
 
@@ -37,6 +42,7 @@ class NoteController {
   private final OutcomeStore outcomes;
   private final Pushes pushes;
   private final MovableClock clock;
+  private final Object[] locks = Stream.generate(Object::new).limit(LOCKS).toArray();
 
   NoteController(
       NoteStore notes,
@@ -67,22 +73,58 @@ class NoteController {
         .orElse(new CallNote("", ""));
   }
 
-  /** Write a note about one's own call, in the place of what one wrote before. */
+  /**
+   * A note that is to be kept.
+   *
+   * @param from as the note was when this one was begun; absent for a blank one
+   */
+  record WrittenNote(
+      @NotNull @Size(max = LONGEST_TITLE) String title,
+      @NotNull @Size(max = LONGEST_TEXT) String text,
+      @Schema(nullable = true) @Nullable @Valid CallNote from) {}
+
+  /**
+   * Write a note about one's own call. What another window of one's own has written meanwhile is
+   * kept with it: the answer is the note as it is now.
+   */
   @PutMapping("/calls/{call}/note")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void write(
+  CallNote write(
       @AuthenticationPrincipal Employee me,
       @PathVariable String call,
-      @Valid @RequestBody CallNote note) {
-    Note before = before(me, call);
+      @Valid @RequestBody WrittenNote note) {
+    NoteText from = note.from() == null ? NoteText.BLANK : textOf(note.from());
+    NoteText kept;
+    synchronized (lockOf(me)) {
+      Note before = before(me, call);
+      NoteText stands = new NoteText(before.title(), before.text());
+      kept = new NoteText(note.title(), note.text()).onto(stands, from);
+      if (kept.title().length() > LONGEST_TITLE || kept.text().length() > LONGEST_TEXT) {
+        throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NOTE_TOO_LONG");
+      }
+      write(before, kept, before.outcome());
+    }
+    pushes.noteChanged(me.id());
+    return new CallNote(kept.title(), kept.text());
+  }
+
+  /** Windows of one person write one after the other; nobody waits for anybody else's. */
+  private Object lockOf(Employee me) {
+    return locks[(int) (me.id().value() % locks.length)];
+  }
+
+  private static NoteText textOf(CallNote note) {
+    return new NoteText(note.title(), note.text());
+  }
+
+  private void write(Note before, NoteText kept, String outcome) {
     notes.write(
         new Note(
             before.call(),
-            me.id(),
+            before.person(),
             before.other(),
-            note.title().strip(),
-            note.text().strip(),
-            before.outcome(),
+            kept.title().isBlank() ? "" : kept.title(),
+            kept.text().isBlank() ? "" : kept.text(),
+            outcome,
             clock.instant()));
   }
 
@@ -98,16 +140,10 @@ class NoteController {
     if (!chosen.outcome().isEmpty() && !outcomes.all().contains(chosen.outcome())) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_OUTCOME");
     }
-    Note before = before(me, call);
-    notes.write(
-        new Note(
-            before.call(),
-            me.id(),
-            before.other(),
-            before.title(),
-            before.text(),
-            chosen.outcome(),
-            clock.instant()));
+    synchronized (lockOf(me)) {
+      Note before = before(me, call);
+      write(before, new NoteText(before.title(), before.text()), chosen.outcome());
+    }
     pushes.historyChanged(me.id());
   }
 

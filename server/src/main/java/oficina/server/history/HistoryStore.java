@@ -1,6 +1,7 @@
 package oficina.server.history;
 
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.history.Part;
 import oficina.core.history.Segment;
+import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.database.Times;
 import oficina.server.json.CoreJson;
@@ -64,6 +66,23 @@ public class HistoryStore {
         .params(person.value(), since)
         .query(Integer.class)
         .single();
+  }
+
+  /** With whom this person has spoken since then, latest first. */
+  List<LastCalls.Conversation> spoken(PersonId person, Instant since, int most) {
+    return jdbc.sql(
+            """
+            select other_key, began from history
+            where person_id = ? and began >= ? and talked_ms > 0 and other_key <> ''
+            order by began desc, id desc limit ?
+            """)
+        .params(person.value(), since, most)
+        .query(
+            (row, n) ->
+                new LastCalls.Conversation(
+                    ToReturn.partyOf(row.getString("other_key")),
+                    Times.instant(row.getObject("began", LocalDateTime.class))))
+        .list();
   }
 
   /** These entries, latest first, whosever they are: they have been found among somebody's own. */

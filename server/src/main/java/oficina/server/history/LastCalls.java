@@ -1,6 +1,8 @@
 package oficina.server.history;
 
+import java.time.Instant;
 import java.util.List;
+import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.people.PersonId;
 import oficina.server.database.Cursor;
@@ -10,10 +12,20 @@ import org.springframework.stereotype.Component;
 /** The calls that somebody has had last, for where there is room for a few. */
 @Component
 public class LastCalls {
-  private final HistoryPageStore history;
+  /** That somebody has spoken with a colleague or an outside number. */
+  public record Conversation(Party with, Instant began) {}
 
-  LastCalls(HistoryPageStore history) {
+  private final HistoryPageStore history;
+  private final HistoryStore entries;
+
+  LastCalls(HistoryPageStore history, HistoryStore entries) {
     this.history = history;
+    this.entries = entries;
+  }
+
+  /** With whom somebody has spoken since then, and when, latest first. */
+  public List<Conversation> spoken(PersonId person, Instant since, int most) {
+    return entries.spoken(person, since, most);
   }
 
   /** All of them, latest first. */

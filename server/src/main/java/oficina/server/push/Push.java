@@ -50,6 +50,8 @@ public record Push(Instant now, String run, List<Item> items) {
     RECORDINGS,
     /** What is to be done by the person or their team has changed. */
     FOLLOW_UPS,
+    /** The person has written something about a call of theirs, in this window or another. */
+    NOTES,
     /** The person's speed dials have changed. */
     SPEED_DIALS,
     /** What has been decided about calls has changed: rules, lines, opening hours, blocks. */

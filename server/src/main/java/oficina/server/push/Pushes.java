@@ -147,6 +147,11 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
     tell(person, Topic.HISTORY);
   }
 
+  /** A person has written something about a call of theirs. */
+  public void noteChanged(PersonId person) {
+    tell(person, Topic.NOTES);
+  }
+
   @Override
   public void toReturnChanged() {
     tellAll(Topic.TO_RETURN);
@@ -289,6 +294,7 @@ public class Pushes implements DeskFeed, HistoryFeed, SpeakingFeed {
           RECORDINGS,
           CONTACTS,
           FOLLOW_UPS,
+          NOTES,
           SPEED_DIALS,
           RULES,
           DEVICES,

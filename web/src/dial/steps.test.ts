@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { stepped } from './finder';
+import { stepped } from './steps';
 
 test('arrows go round, and begin at either end when nothing is chosen yet', () => {
   expect(stepped('ArrowDown', 0, 3)).toBe(1);
