@@ -10,7 +10,7 @@ import { activeCall, inOrder } from '../calls/order';
 import { cancelCallBack } from '../calls/services';
 import { useCallStore, useCalls } from '../calls/store';
 import { DialField } from '../dial/DialField';
-import { useFinished } from '../followup/finished';
+import { isBack, useFinished } from '../followup/finished';
 import { Tips } from './Tips';
 import { Shelf } from '../park/Shelf';
 import { People } from '../people/People';
@@ -63,7 +63,8 @@ function Heading() {
   const calls = useCalls();
   const active = activeCall(calls);
   const talking = active?.phase === 'TALKING' ? active.other.name : '';
-  const over = useFinished((store) => store.over);
+  const last = useFinished((store) => store.over);
+  const over = last && !isBack(last, calls) ? last : null;
   return (
     <div className="flex flex-col gap-1 max-lg:contents lg:h-(--ringing) lg:shrink-0">
       <h2 className="flex items-baseline gap-3 font-bold">

@@ -18,7 +18,10 @@ const PREFIX = 'oficina-note';
 const keyOf = (me: number, call: string, window = device) => `${PREFIX} ${me} ${call} ${window}`;
 
 /** The note as the server has it now; what was written meanwhile stays a draft, which goes on from what was sent. */
-async function sendUnder(key: string, call: string): Promise<NoteText | 'failed' | 'more' | undefined> {
+async function sendUnder(
+  key: string,
+  call: string,
+): Promise<NoteText | 'failed' | 'more' | undefined> {
   const sent = localStorage.getItem(key);
   if (!sent) {
     return undefined;

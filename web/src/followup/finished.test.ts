@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
-import type { CallView } from '../api/types';
-import { finished, useFinished } from './finished';
+import type { CallView, PartyView } from '../api/types';
+import { finished, isBack, useFinished } from './finished';
 
 const call = (id: string, phase: CallView['phase'], more: Partial<CallView> = {}) =>
   ({ id, phase, other: { kind: 'OUTSIDE', name: id }, ...more }) as CallView;
@@ -34,4 +34,25 @@ test('the last one stands until it is put away or another is over', () => {
   expect(over()).toBe('una');
   finished.away();
   expect(over()).toBeUndefined();
+});
+
+const party = (dial?: string) => ({ kind: 'OUTSIDE', name: 'Isla', dial }) as PartyView;
+
+/** A call with somebody, or a conference of these. */
+const withThem = (other: PartyView, ...members: PartyView[]) =>
+  call('another', 'TALKING', {
+    other,
+    conference: { members: members.map((who) => ({ who })) } as CallView['conference'],
+  });
+
+test('whoever is in a call again, or in a conference, has none that is over', () => {
+  const last = { id: 'a', other: party('+441214960105') };
+  expect(isBack(last, [])).toBe(false);
+  expect(isBack(last, [withThem(party('+441214960101'))])).toBe(false);
+  expect(isBack(last, [withThem(party('+441214960105'))])).toBe(true);
+  expect(isBack(last, [withThem(party(), party('201'), party('+441214960105'))])).toBe(true);
+});
+
+test('of two who withhold their numbers nobody knows whether they are one', () => {
+  expect(isBack({ id: 'a', other: party() }, [withThem(party())])).toBe(false);
 });

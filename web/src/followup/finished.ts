@@ -20,6 +20,15 @@ function set(over: Over | null) {
 /** Phases in which somebody speaks with me, or could. */
 const SPOKEN = ['TALKING', 'HELD', 'WAITING'];
 
+/** Whether whoever it was with is in a call of mine again, or still: it was joined with another one. */
+export function isBack(over: Over, calls: CallView[]): boolean {
+  const parties = calls.flatMap((call) => [
+    call.other,
+    ...(call.conference?.members.map((each) => each.who) ?? []),
+  ]);
+  return Boolean(over.other.dial) && parties.some((each) => each.dial === over.other.dial);
+}
+
 export const finished = {
   /** Of the calls there were, one that was spoken in and is there no more is over. */
   take(before: CallView[], now: CallView[]) {

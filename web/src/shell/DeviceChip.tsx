@@ -51,7 +51,7 @@ export function DeviceChip() {
       <button
         type="button"
         title={microphoneName}
-        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
+        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm max-sm:px-2"
         onClick={() => {
           if (state === 'silent') {
             ringer.unlock();
@@ -62,12 +62,12 @@ export function DeviceChip() {
       >
         <Icon size={18} aria-hidden="true" />
         <span className="leading-tight">
-          <span className="block max-w-44 truncate font-semibold max-sm:max-w-24">
+          <span className="block max-w-44 truncate font-semibold max-sm:max-w-20">
             {deviceName()}
           </span>
           <span
             role="status"
-            className={`block max-w-44 truncate text-xs max-sm:max-w-24 lg:max-xl:max-w-32 ${wrong ? 'text-accent' : 'opacity-80'}`}
+            className={`block max-w-44 truncate text-xs max-sm:max-w-20 lg:max-xl:max-w-32 ${wrong ? 'text-accent' : 'opacity-80'}`}
           >
             {state === 'rings' && trouble
               ? t(`sound.short.${trouble}`)

@@ -44,7 +44,7 @@ export function Header({ onKeys, onStatus }: Props) {
   const [pathname] = useLocation();
   const isOpen = (path: string) => pathname === path || pathname.startsWith(`${path}/`);
   return (
-    <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4">
+    <header className="bg-neutral text-neutral-content flex flex-wrap items-end gap-x-3 px-4 max-md:items-center max-md:gap-x-1.5">
       <p className="flex h-[52px] items-center gap-2 pr-4 text-xl font-bold max-sm:pr-0">
         <Mark />
         <span className="max-xl:sr-only">{t('product')}</span>
@@ -132,7 +132,7 @@ function PersonChip({ onKeys, onStatus }: Props) {
     <div ref={box} className="relative">
       <button
         type="button"
-        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm"
+        className="chip flex h-10 items-center gap-2 px-3 text-left text-sm max-sm:px-2"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >

@@ -15,7 +15,7 @@ export function Voices({ call }: { call: CallView }) {
     return null;
   }
   return (
-    <div className="flex shrink-0 items-center gap-x-4 gap-y-1 text-sm max-sm:flex-wrap">
+    <div className="flex shrink-0 items-center gap-x-4 gap-y-1 text-sm max-sm:w-full max-sm:flex-wrap">
       <span className="flex items-center gap-2">
         {t('sound.mine')}
         <Meter stream={call.muted ? null : sound.mine} label={t('sound.mineLevel')} />
