@@ -26,6 +26,8 @@ export function BlocksSheet({ what, onClose }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const [ofOffice, setOfOffice] = useState(false);
+  const [typed, setTyped] = useState(what ?? '');
+  const [note, setNote] = useState('');
   const [text, setText] = useState('');
   const [answer, setAnswer] = useState<Answer>('BUSY');
   const [told, setTold] = useState('');
@@ -34,18 +36,34 @@ export function BlocksSheet({ what, onClose }: Props) {
   const { data } = useBlocks(ofOffice, useSettled(text.trim(), TYPING_MS));
   const mayChange = !ofOffice || me.role === 'administrator';
 
-  async function add(event: FormEvent<HTMLFormElement>) {
-    event.preventDefault();
-    const form = event.currentTarget;
-    const typed = new FormData(form);
-    const wanted = String(typed.get('what'));
+  function failed(problem: unknown) {
+    setTold('');
+    setDone(undefined);
+    setError(sentence(problem));
+  }
+
+  /** @param wanted blank for withheld numbers */
+  async function add(wanted: string) {
     try {
-      await block({ ofOffice, what: wanted, answer, note: String(typed.get('note')) });
+      await block({ ofOffice, what: wanted, answer, note });
       setError('');
-      setTold(t('blocks.done', { name: wanted.trim() || t('blocks.withheld') }));
-      form.reset();
+      setDone(undefined);
+      setTold(t('blocks.done', { name: wanted || t('blocks.withheld') }));
+      setTyped('');
+      setNote('');
     } catch (problem) {
-      setError(sentence(problem));
+      failed(problem);
+    }
+  }
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    const wanted = typed.trim();
+    if (wanted === '') {
+      setTold('');
+      setError(t('blocks.empty'));
+    } else {
+      void add(wanted);
     }
   }
 
@@ -56,7 +74,7 @@ export function BlocksSheet({ what, onClose }: Props) {
       setDone(read);
       setError('');
     } catch (problem) {
-      setError(sentence(problem));
+      failed(problem);
     }
   }
 
@@ -83,16 +101,16 @@ export function BlocksSheet({ what, onClose }: Props) {
       </div>
       {mayChange && (
         <form
-          className="mb-4 grid items-end gap-2 sm:grid-cols-[1fr_10rem_10rem_auto]"
-          onSubmit={(event) => void add(event)}
+          className="mb-4 grid items-end gap-2 sm:grid-cols-[1fr_10rem_10rem_auto_auto]"
+          onSubmit={submit}
         >
           <label className="text-sm">
             {t('blocks.what')}
             <input
               type="text"
-              name="what"
               maxLength={40}
-              defaultValue={what}
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
               className="input input-sm bg-base-100 block w-full"
             />
           </label>
@@ -110,13 +128,17 @@ export function BlocksSheet({ what, onClose }: Props) {
             {t('blocks.note')}
             <input
               type="text"
-              name="note"
               maxLength={200}
+              value={note}
+              onChange={(event) => setNote(event.target.value)}
               className="input input-sm bg-base-100 block w-full"
             />
           </label>
           <button type="submit" className="btn btn-sm btn-primary">
             {t('blocks.add')}
+          </button>
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => void add('')}>
+            {t('blocks.addWithheld')}
           </button>
         </form>
       )}

@@ -188,12 +188,17 @@ class CallRulesTest {
     lotte.sees("0121 496 0102", "ringing");
     lotte.inStrip("0121 496 0102", "Block 0121 496 0102").click();
     combo(lotte, "What they hear").selectOption("NOT_IN_USE");
-    lotte
-        .page
-        .getByRole(AriaRole.DIALOG)
-        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Block").setExact(true))
-        .click();
+    Locator block =
+        lotte
+            .page
+            .getByRole(AriaRole.DIALOG)
+            .getByRole(
+                AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Block").setExact(true));
+    block.click();
     assertThat(lotte.page.getByText("Blocked: 0121 496 0102.")).isVisible();
+    block.click(); // nothing is left in the field that could join the next number
+    assertThat(lotte.page.getByText("Type a number first.")).isVisible();
+    assertThat(lotte.page.getByText("Blocked: 0121 496 0102.")).isHidden();
     lotte.press("Escape");
     lotte.button("Decline").click();
     lotte.hasNoCalls();

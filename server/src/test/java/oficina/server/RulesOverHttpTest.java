@@ -2,6 +2,7 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.HashMap;
@@ -275,6 +276,57 @@ class RulesOverHttpTest {
     String through = arrive(CALLER, "+441914980233");
     assertThat(lotte.get("/api/desk").body().get("calls")).hasSize(1);
     gone(through);
+  }
+
+  @Test
+  void ranges_are_blocked_and_blocks_are_found_by_name_note_and_beginning() {
+    assertThat(
+            lotte
+                .post("/api/blocks", block(false, "0121 496 0150 - 0179", Block.Answer.BUSY))
+                .status())
+        .isEqualTo(204);
+    assertThat(lotte.get("/api/blocks").body().get("count").asInt()).as("beginnings").isEqualTo(3);
+    gone(arrive(new PhoneNumber("+441214960177"), "+441914980233"));
+    assertThat(newest(lotte).get("result").asString()).isEqualTo("BLOCKED");
+    for (Map.Entry<String, String> each :
+        Map.of(
+                "0121 496 0179 - 0150", "NO_SUCH_RANGE",
+                "0191 498 0090 - 0110", "BLOCKS_OWN_OFFICE",
+                "999", "BLOCKS_EMERGENCY",
+                "nobody", "BLOCKS_NO_NUMBER")
+            .entrySet()) {
+      assertThat(lotte.post("/api/blocks", block(false, each.getKey(), Block.Answer.BUSY)).code())
+          .as(each.getKey())
+          .isEqualTo(each.getValue());
+    }
+    byte[] file = "number,why\n0113 496 0123,Sells ink\n".getBytes(StandardCharsets.UTF_8);
+    JsonNode read = lotte.upload("/api/blocks/file?answer=BUSY", file, "text/csv").body();
+    assertThat(read.get("bad")).as("a heading is no number").isEmpty();
+    assertThat(blocked("ink")).containsExactly("0113 496 0123");
+    assertThat(blocked("0113")).containsExactly("0113 496 0123");
+    assertThat(blocked("100%")).isEmpty();
+    Map<String, Object> card =
+        ContactsOverHttpTest.card("Pushy Vendor", "", List.of("0113 496 0123"));
+    long contact =
+        lotte
+            .post("/api/contacts", Map.of("own", true, "card", card))
+            .body()
+            .get("row")
+            .get("id")
+            .asLong();
+    assertThat(blocked("pushy")).containsExactly("0113 496 0123");
+    lotte.delete("/api/contacts/" + contact);
+  }
+
+  /** Which of Lotte's blocks are found by this. */
+  private List<String> blocked(String text) {
+    return lotte
+        .get("/api/blocks?text=" + URLEncoder.encode(text, StandardCharsets.UTF_8))
+        .body()
+        .get("blocks")
+        .valueStream()
+        .map(each -> each.get("shown").asString())
+        .toList();
   }
 
   @Test

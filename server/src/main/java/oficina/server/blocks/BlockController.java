@@ -14,6 +14,7 @@ import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
+import oficina.server.contacts.Contacts;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
@@ -48,6 +49,7 @@ class BlockController {
   private final Uploads uploads;
   private final OfficeData office;
   private final Parties parties;
+  private final Contacts contacts;
   private final Pushes pushes;
   private final MovableClock clock;
 
@@ -58,6 +60,7 @@ class BlockController {
       Uploads uploads,
       OfficeData office,
       Parties parties,
+      Contacts contacts,
       Pushes pushes,
       MovableClock clock) {
     this.store = store;
@@ -66,6 +69,7 @@ class BlockController {
     this.uploads = uploads;
     this.office = office;
     this.parties = parties;
+    this.contacts = contacts;
     this.pushes = pushes;
     this.clock = clock;
   }
@@ -93,7 +97,10 @@ class BlockController {
    */
   record BlockPage(int count, List<BlockView> blocks, List<AttemptView> attempts) {}
 
-  /** One's own blocks, or the office's: the latest, or those that begin so; who has tried last. */
+  /**
+   * One's own blocks, or the office's: the latest, or those with these digits, this note, or of
+   * contacts of this name; who has tried last.
+   */
   @GetMapping
   BlockPage blocks(
       @AuthenticationPrincipal Employee me,
@@ -102,11 +109,28 @@ class BlockController {
     PersonId owner = ofOffice ? null : me.id();
     // Who tried to reach whom is for the one who blocked them, or whoever looks after the office.
     int attempts = !ofOffice || me.isAdministrator() ? MOST_SHOWN : 0;
-    String beginning = text.isBlank() ? "" : office.region().beginning(text);
     return new BlockPage(
         store.count(owner),
-        store.of(owner, beginning, MOST_SHOWN).stream().map(each -> view(each, me.id())).toList(),
+        store.of(owner, wanted(text.strip(), me.id()), MOST_SHOWN).stream()
+            .map(each -> view(each, me.id()))
+            .toList(),
         store.attempts(owner, attempts).stream().map(each -> view(each, me.id())).toList());
+  }
+
+  private BlockStore.Wanted wanted(String text, PersonId viewer) {
+    boolean number = text.matches("[\\s+()./\\-*0-9]*");
+    return number
+        ? new BlockStore.Wanted(
+            text.isEmpty() ? "" : office.region().beginning(text), "", List.of())
+        : new BlockStore.Wanted("", text, numbersOf(text, viewer));
+  }
+
+  /** Of the contacts that are called so. */
+  private List<String> numbersOf(String name, PersonId viewer) {
+    return contacts.ask(book -> book.find(name, viewer, MOST_SHOWN)).stream()
+        .flatMap(contact -> contact.card().numbers().stream())
+        .map(each -> each.number().e164())
+        .toList();
   }
 
   private BlockView view(BlockStore.Kept kept, PersonId viewer) {
@@ -140,8 +164,8 @@ class BlockController {
    * A block to be.
    *
    * @param ofOffice whether nobody in the office is to be called; for administrators
-   * @param what a number in any notation, its beginning with a star behind it, or nothing for those
-   *     who do not show theirs
+   * @param what a number in any notation, its beginning with a star behind it, "first - last", or
+   *     nothing for those who do not show theirs
    */
   record NewBlock(
       boolean ofOffice,
@@ -154,8 +178,7 @@ class BlockController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void add(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewBlock body) {
     PersonId owner = owner(me, body.ofOffice());
-    Block block = reading.block(body.what(), owner, body.answer(), body.note());
-    add(List.of(block), owner, me);
+    add(reading.blocks(body.what(), owner, body.answer(), body.note()), owner, me);
   }
 
   record ChangedBlock(

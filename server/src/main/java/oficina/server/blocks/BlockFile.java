@@ -58,10 +58,9 @@ class BlockFile {
         if (blocks.size() >= MOST || broken >= Lines.MOST_WRONG) {
           return new Contents(blocks, bad, row.line());
         }
-        Block block = block(row, owner, answer);
-        if (block != null) {
-          blocks.add(block);
-        } else if (++broken <= MOST_BAD_TOLD) {
+        List<Block> read = isHeading(row) ? List.of() : blocks(row, owner, answer);
+        blocks.addAll(read);
+        if (read.isEmpty() && !isHeading(row) && ++broken <= MOST_BAD_TOLD) {
           bad.add(BadLine.of(row.line(), row.broken() == null ? what(row) : row.broken()));
         }
       }
@@ -73,17 +72,22 @@ class BlockFile {
     return row.values().get(0).strip();
   }
 
-  /** Null when the row names nobody. */
-  private @Nullable Block block(CsvReader.Row row, @Nullable PersonId owner, Block.Answer answer) {
+  /** What tables begin with. */
+  private static boolean isHeading(CsvReader.Row row) {
+    return row.line() == 1 && row.broken() == null && what(row).matches("\\p{L}[^0-9]*");
+  }
+
+  /** None when the row names nobody. */
+  private List<Block> blocks(CsvReader.Row row, @Nullable PersonId owner, Block.Answer answer) {
     if (row.broken() != null || what(row).isEmpty()) {
-      return null;
+      return List.of();
     }
     String note = row.values().size() > 1 ? row.values().get(1) : "";
     try {
-      return reading.block(
+      return reading.blocks(
           what(row), owner, answer, note.substring(0, Math.min(note.length(), LONGEST_NOTE)));
     } catch (Problem notANumber) {
-      return null;
+      return List.of();
     }
   }
 }

@@ -1,8 +1,12 @@
 package oficina.server.blocks;
 
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import oficina.core.blocking.Block;
 import oficina.core.blocking.BlockList;
+import oficina.core.blocking.NumberRange;
+import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
@@ -12,7 +16,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * Reads what somebody wants blocked: a number, the beginning of numbers, those that are withheld.
+ * Reads what somebody wants blocked: a number, the beginning of numbers, all from one to another,
+ * those that are withheld.
  */
 @Component
 class BlockReading {
@@ -28,35 +33,82 @@ class BlockReading {
   }
 
   /**
-   * The block that is meant.
+   * The blocks that are meant; several for a range.
    *
-   * @param text a number in any notation, its beginning with a star behind it, or nothing
-   * @throws Problem when it is neither, or would keep one's own office out
+   * @param text a number in any notation, its beginning with a star behind it, "first - last", or
+   *     nothing
+   * @throws Problem when it is none of these, or would keep one's own office out
    */
-  Block block(String text, @Nullable PersonId owner, Block.Answer answer, String note) {
-    Block block = read(text.strip(), owner, answer, note.strip());
-    if (!BlockList.hit(block, office.now().ownNumbers()).isEmpty()) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "BLOCKS_OWN_OFFICE");
+  List<Block> blocks(String text, @Nullable PersonId owner, Block.Answer answer, String note) {
+    List<Block> blocks =
+        read(text.strip())
+            .map(each -> new Block(0, owner, each.kind(), each.number(), answer, note.strip()))
+            .toList();
+    if (blocks.stream()
+        .anyMatch(each -> !BlockList.hit(each, office.now().ownNumbers()).isEmpty())) {
+      throw refused("BLOCKS_OWN_OFFICE", text);
     }
-    return block;
+    return blocks;
   }
 
-  private Block read(String text, @Nullable PersonId owner, Block.Answer answer, String note) {
+  private record Meant(Block.Kind kind, String number) {}
+
+  private Stream<Meant> read(String text) {
     if (text.isEmpty()) {
-      return new Block(0, owner, Block.Kind.WITHHELD, "", answer, note);
+      return Stream.of(new Meant(Block.Kind.WITHHELD, ""));
+    }
+    NumberRange.Ends ends = NumberRange.ends(text);
+    if (ends != null) {
+      return range(text, ends);
     }
     if (text.endsWith(AND_SO_ON)) {
-      String beginning = office.region().beginning(text);
-      if (beginning.length() < SHORTEST) {
-        throw new Problem(
-            HttpStatus.UNPROCESSABLE_CONTENT, "BEGINNING_TOO_SHORT", Map.of("text", text));
-      }
-      return new Block(0, owner, Block.Kind.BEGINNING, beginning, answer, note);
+      return Stream.of(beginning(office.region().beginning(text), text));
     }
+    return Stream.of(new Meant(Block.Kind.NUMBER, number(text).e164()));
+  }
+
+  private Stream<Meant> range(String text, NumberRange.Ends ends) {
+    PhoneNumber first = number(ends.first());
+    List<String> beginnings = NumberRange.beginnings(first, last(first, ends.last()));
+    if (beginnings.isEmpty()) {
+      throw refused("NO_SUCH_RANGE", text);
+    }
+    int whole = first.e164().length();
+    return beginnings.stream()
+        .map(
+            each ->
+                each.length() == whole
+                    ? new Meant(Block.Kind.NUMBER, each)
+                    : beginning(each, text));
+  }
+
+  /** Of the last number only the digits in which it differs may have been typed. */
+  private PhoneNumber last(PhoneNumber first, String typed) {
+    String digits = typed.replaceAll("[^0-9]", "");
+    String e164 = first.e164();
+    boolean part = office.plan().outsideNumber(typed) == null && digits.length() < e164.length();
+    return part
+        ? new PhoneNumber(e164.substring(0, e164.length() - digits.length()) + digits)
+        : number(typed);
+  }
+
+  private static Meant beginning(String beginning, String text) {
+    if (beginning.length() < SHORTEST) {
+      throw refused("BEGINNING_TOO_SHORT", text);
+    }
+    return new Meant(Block.Kind.BEGINNING, beginning);
+  }
+
+  private PhoneNumber number(String text) {
     PhoneNumber number = office.plan().outsideNumber(text);
     if (number == null) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_NUMBER", Map.of("text", text));
+      boolean forHelp = office.plan().interpret(text) instanceof Dialled.Emergency;
+      throw refused(forHelp ? "BLOCKS_EMERGENCY" : "BLOCKS_NO_NUMBER", text);
     }
-    return new Block(0, owner, Block.Kind.NUMBER, number.e164(), answer, note);
+    return number;
+  }
+
+  private static Problem refused(String code, String text) {
+    return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, code, Map.of("text", text));
   }
 }

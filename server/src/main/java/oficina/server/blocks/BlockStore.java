@@ -56,17 +56,33 @@ class BlockStore {
       String called,
       Instant at) {}
 
-  /** Those of a person, or of the office, whose number begins so, latest first. */
-  List<Kept> of(@Nullable PersonId owner, String beginning, int most) {
+  /**
+   * Which of them.
+   *
+   * @param beginning how the number begins; empty for any
+   * @param words a part of the note; empty for any
+   * @param numbers with words, those that are meant besides
+   */
+  record Wanted(String beginning, String words, List<String> numbers) {}
+
+  /** Those of a person, or of the office, latest first. */
+  List<Kept> of(@Nullable PersonId owner, Wanted wanted, int most) {
+    String which =
+        wanted.words().isEmpty()
+            ? "b.number like :beginning"
+            : "(b.note like :words or b.number in (:numbers))";
     return jdbc.sql(
             """
             select b.*, count(a.id) as attempts, max(a.at) as last from block b
             left join block_attempt a on a.block_id = b.id
-            where b.person_id <=> :owner and b.number like :beginning
+            where b.person_id <=> :owner and %s
             group by b.id order by b.id desc limit :most
-            """)
+            """
+                .formatted(which))
         .param("owner", owner == null ? null : owner.value())
-        .param("beginning", beginning + "%")
+        .param("beginning", wanted.beginning() + "%")
+        .param("words", "%" + wanted.words().replaceAll("[%_\\\\]", "\\\\$0") + "%")
+        .param("numbers", wanted.numbers().isEmpty() ? List.of("-") : wanted.numbers())
         .param("most", most)
         .query(BlockStore::kept)
         .list();

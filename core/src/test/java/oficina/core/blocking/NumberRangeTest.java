@@ -1,0 +1,67 @@
+package oficina.core.blocking;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Random;
+import oficina.core.numbers.PhoneNumber;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class NumberRangeTest {
+
+  @ParameterizedTest(name = "{0} to {1}")
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          +441214960100 | +441214960199 | +4412149601
+          +441214960100 | +441214960100 | +441214960100
+          +441214960198 | +441214960201 | +441214960198, +441214960199, +441214960200, +441214960201
+          +441214960190 | +441214960219 | +44121496019, +44121496020, +44121496021
+          +441214960100 | +441214961099 | +4412149601, +4412149602, +4412149603, +4412149604, \
+          +4412149605, +4412149606, +4412149607, +4412149608, +4412149609, +4412149610
+          +441214960199 | +441214960100 | ''
+          +44121496019  | +441214960199 | ''
+          """)
+  void the_fewest_beginnings_that_have_all_of_them(String first, String last, String expected) {
+    assertThat(String.join(", ", beginnings(first, last))).isEqualTo(expected);
+  }
+
+  @Test
+  void every_number_of_a_range_and_no_other_begins_so() {
+    Random random = new Random(7);
+    for (int i = 0; i < 200; i++) {
+      int first = random.nextInt(9_000);
+      int last = first + random.nextInt(10_000 - first);
+      List<String> beginnings = beginnings(number(first), number(last));
+      for (int n = 0; n < 10_000; n++) {
+        boolean within = beginnings.stream().anyMatch(number(n)::startsWith);
+        assertThat(within).as("%d in %d to %d", n, first, last).isEqualTo(first <= n && n <= last);
+      }
+    }
+  }
+
+  private static List<String> beginnings(String first, String last) {
+    return NumberRange.beginnings(new PhoneNumber(first), new PhoneNumber(last));
+  }
+
+  private static String number(int last) {
+    return "+44121496" + String.format("%04d", last);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0121 496 0100 - 0121 496 0199, 0121 496 0100, 0121 496 0199",
+    "0121 496 0100 – 99, 0121 496 0100, 99",
+    "01214960100..01214960199, 01214960100, 01214960199",
+    "0121-496-0100 to 0199, 0121-496-0100, 0199",
+    "0121-496-0100, , ",
+    "Smith - Jones, , "
+  })
+  void a_range_is_told_from_a_number_with_lines_in_it(String text, String first, String last) {
+    NumberRange.Ends ends = NumberRange.ends(text);
+    assertThat(ends).isEqualTo(first == null ? null : new NumberRange.Ends(first, last));
+  }
+}
