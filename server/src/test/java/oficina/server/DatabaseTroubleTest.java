@@ -90,9 +90,11 @@ class DatabaseTroubleTest {
     server.database().kill();
     assertThat(press(outside, "waiting", "8").status()).isEqualTo(204);
     server.restart(() -> server.database().start());
+    ines.connect(); // as a page does: a call that nobody attends is given up
     assertThat(press(outside, "written", "7").code()).isEqualTo("SUBMISSION_DONE");
     assertThat(press(outside, "waiting", "8").code()).isEqualTo("SUBMISSION_DONE");
     server.restart();
+    ines.connect();
     assertThat(press(outside, "waiting", "8").code()).as("written").isEqualTo("SUBMISSION_DONE");
     assertThat(press(outside, "new", "9").status()).isEqualTo(204);
     assertThat(ines.get("/api/desk").body().get("calls").get(0).get("digits").asString())

@@ -58,19 +58,25 @@ class FollowUpsOverHttpTest {
   void a_note_is_kept_with_the_call_and_read_when_the_caller_calls_again() {
     String call = lotte.call(DOV);
     Map<String, Object> note = Map.of("title", "Two lorries", "text", "Wants the early boat.");
-    assertThat(lotte.put("/api/calls/" + call + "/note", note).status()).isEqualTo(204);
+    assertThat(lotte.put("/api/calls/" + call + "/note", note).status()).isEqualTo(200);
     assertThat(joss.put("/api/calls/" + call + "/note", note).code()).isEqualTo("NO_SUCH_CALL");
     assertThat(joss.get("/api/calls/" + call + "/note").body().get("text").asString()).isEmpty();
     lotte.service(call, "clear");
-    Map<String, Object> longer = Map.of("title", "Two lorries", "text", "Wants the late boat.");
-    assertThat(lotte.put("/api/calls/" + call + "/note", longer).status())
+    Map<String, Object> other =
+        Map.of("title", "Two lorries", "text", "Wants the late boat.", "from", note);
+    assertThat(lotte.put("/api/calls/" + call + "/note", other).status())
         .as("also afterwards")
-        .isEqualTo(204);
+        .isEqualTo(200);
+    Map<String, Object> elsewhere =
+        Map.of("title", "Two lorries", "text", "Wants the early boat. Pays cash.", "from", note);
+    assertThat(lotte.put("/api/calls/" + call + "/note", elsewhere).body().get("text").asString())
+        .as("written in another window meanwhile")
+        .isEqualTo("Wants the late boat.\nWants the early boat. Pays cash.");
 
     joss.call(DOV);
     JsonNode known = known(joss, DOV);
     assertThat(known.get("notes").get(0).get("by").asString()).isEqualTo("Lotte Penrose");
-    assertThat(known.get("notes").get(0).get("text").asString()).isEqualTo("Wants the late boat.");
+    assertThat(known.get("notes").get(0).get("text").asString()).startsWith("Wants the late boat.");
     assertThat(known.get("calls").get(0).get("by").asString()).isEqualTo("Lotte Penrose");
     assertThat(known.get("calls").size()).isLessThanOrEqualTo(3);
     JsonNode noted = lotte.get("/api/history?filter=NOTED").body().get("entries").get(0);
