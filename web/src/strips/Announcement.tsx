@@ -83,9 +83,12 @@ export function Announcement({ call, caller }: Props) {
           <Cord course={caller.course} earlier={caller.earlier} now={now} />
         </div>
       </div>
-      <div className="mt-2 flex gap-1.5 pr-4 pb-2 max-lg:flex-wrap">
+      <div className="mt-2 flex gap-1.5 pr-4 pb-2 max-lg:flex-wrap lg:[&_svg]:hidden">
         {call.actions.map((action, index) => (
-          <span key={action} className={index === last ? 'ml-auto shrink-0' : 'min-w-0 lg:flex'}>
+          <span
+            key={action}
+            className={`lg:flex ${words[action] ? 'min-w-0' : 'shrink-0'} ${index === last ? 'ml-auto' : ''}`}
+          >
             <CallButton call={call} action={action} word={words[action]} main={index === 0} />
           </span>
         ))}
