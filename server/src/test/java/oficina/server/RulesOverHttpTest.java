@@ -305,6 +305,7 @@ class RulesOverHttpTest {
         .isEmpty();
     assertThat(blocked("ink")).containsExactly("0113 496 0123");
     assertThat(blocked("0113")).containsExactly("0113 496 0123");
+    assertThat(blocked("100%")).isEmpty();
     Map<String, Object> card =
         ContactsOverHttpTest.card("Pushy Vendor", "", List.of("0113 496 0123"));
     JsonNode kept = lotte.post("/api/contacts", Map.of("own", true, "card", card)).body();

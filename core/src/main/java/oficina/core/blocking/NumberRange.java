@@ -12,6 +12,12 @@ public final class NumberRange {
   private static final Pattern FROM_TO =
       Pattern.compile("(.*[0-9].*?)(?:\\s+-\\s+|\\s*(?:–|\\.\\.)\\s*|\\s+to\\s+)(.*[0-9].*)");
 
+  /** What is longer is no range, and a line of a file can be very long. */
+  private static final int LONGEST = 80;
+
+  /** Both ends have at least the country and a digit of the area in common. */
+  private static final int LEAST_SHARED = 4;
+
   private NumberRange() {}
 
   /**
@@ -25,20 +31,37 @@ public final class NumberRange {
    * Reads "first - last", with blanks around the line, a dash, two points or "to"; null for others.
    */
   public static @Nullable Ends ends(String text) {
+    if (text.length() > LONGEST) {
+      return null;
+    }
     Matcher ends = FROM_TO.matcher(text.strip());
     return ends.matches() ? new Ends(ends.group(1).strip(), ends.group(2).strip()) : null;
+  }
+
+  /**
+   * The last number of a range of which the last digits alone were typed.
+   *
+   * @return null when they are too many for that, or none
+   */
+  public static @Nullable PhoneNumber lastOf(PhoneNumber first, String typed) {
+    String digits = typed.replaceAll("[^0-9]", "");
+    int kept = first.e164().length() - digits.length();
+    return digits.isEmpty() || kept < LEAST_SHARED
+        ? null
+        : new PhoneNumber(first.e164().substring(0, kept) + digits);
   }
 
   /**
    * How the numbers of a range begin: the fewest beginnings in E.164 that have all of them and no
    * other of this length. One that is a whole number stands for itself.
    *
-   * @return empty when the last is not behind the first, or of another length
+   * @return empty when the last is not behind the first, or of another length, or one is a short
+   *     number
    */
   public static List<String> beginnings(PhoneNumber first, PhoneNumber last) {
     List<String> beginnings = new ArrayList<>();
     String begin = first.e164().substring(1);
-    if (begin.length() != last.e164().length() - 1) {
+    if (first.isShort() || last.isShort() || begin.length() != last.e164().length() - 1) {
       return beginnings;
     }
     long at = Long.parseLong(begin);

@@ -80,12 +80,16 @@ public final class Finder {
         .forEach(
             each -> {
               seen.add(each.contact().id());
-              found.add(contact(each, typed, familiar));
+              found.add(contact(each, familiar));
             });
     contacts.ranked(typed, viewer, limit).stream()
         .filter(each -> seen.add(each.contact().id()))
-        .forEach(each -> found.add(contact(each, typed, familiar)));
-    return found.stream().sorted(IN_ORDER).limit(limit).map(Found::match).toList();
+        .forEach(each -> found.add(contact(each, familiar)));
+    return found.stream()
+        .sorted(IN_ORDER)
+        .limit(limit)
+        .map(each -> meantFirst(each.match(), typed, familiar))
+        .toList();
   }
 
   private static Found colleague(PeopleFinder.Found each, Familiarity familiar) {
@@ -104,11 +108,17 @@ public final class Finder {
     return rank == MIDDLE_OF_NAME ? Part.COLLEAGUE_PERHAPS : Part.COLLEAGUE_OTHERWISE;
   }
 
-  private Found contact(ContactBook.Found each, String typed, Familiarity familiar) {
-    List<ContactNumber> numbers = meantFirst(each.contact(), typed, familiar);
+  private static Found contact(ContactBook.Found each, Familiarity familiar) {
+    List<ContactNumber> numbers = each.contact().card().numbers();
     double known = numbers.stream().mapToDouble(number -> with(number, familiar)).max().orElse(0);
     Part part = partOfContact(each.rank(), known > 0);
     return new Found(part, known, each.rank(), new Match(null, each.contact(), numbers));
+  }
+
+  /** Only for those that are shown: writing numbers as they are shown takes time. */
+  private Match meantFirst(Match match, String typed, Familiarity familiar) {
+    Contact contact = match.contact();
+    return contact == null ? match : new Match(null, contact, meantFirst(contact, typed, familiar));
   }
 
   /** The number that was typed, then the one over which one speaks most, then as on the card. */

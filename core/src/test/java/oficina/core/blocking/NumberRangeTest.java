@@ -24,6 +24,7 @@ class NumberRangeTest {
           +4412149605, +4412149606, +4412149607, +4412149608, +4412149609, +4412149610
           +441214960199 | +441214960100 | ''
           +44121496019  | +441214960199 | ''
+          116120        | 116125        | ''
           """)
   void the_fewest_beginnings_that_have_all_of_them(String first, String last, String expected) {
     assertThat(String.join(", ", beginnings(first, last))).isEqualTo(expected);
@@ -41,6 +42,25 @@ class NumberRangeTest {
         assertThat(within).as("%d in %d to %d", n, first, last).isEqualTo(first <= n && n <= last);
       }
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0199, +441214960199",
+    "9, +441214960109",
+    "496 0250, +441214960250",
+    "000000000000, ",
+    "441214960199, ",
+    "no digits, "
+  })
+  void of_the_last_number_its_last_digits_are_enough(String typed, String expected) {
+    PhoneNumber last = NumberRange.lastOf(new PhoneNumber("+441214960100"), typed);
+    assertThat(last == null ? null : last.e164()).isEqualTo(expected);
+  }
+
+  @Test
+  void a_line_of_a_file_that_is_very_long_is_no_range() {
+    assertThat(NumberRange.ends("1 ".repeat(50_000) + "- 2")).isNull();
   }
 
   private static List<String> beginnings(String first, String last) {

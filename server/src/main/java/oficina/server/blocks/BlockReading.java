@@ -84,12 +84,9 @@ class BlockReading {
 
   /** Of the last number only the digits in which it differs may have been typed. */
   private PhoneNumber last(PhoneNumber first, String typed) {
-    String digits = typed.replaceAll("[^0-9]", "");
-    String e164 = first.e164();
-    boolean part = office.plan().outsideNumber(typed) == null && digits.length() < e164.length();
-    return part
-        ? new PhoneNumber(e164.substring(0, e164.length() - digits.length()) + digits)
-        : number(typed);
+    PhoneNumber whole = office.plan().outsideNumber(typed);
+    PhoneNumber last = whole == null ? NumberRange.lastOf(first, typed) : whole;
+    return last == null ? number(typed) : last;
   }
 
   private static Meant beginning(String beginning, String text) {
