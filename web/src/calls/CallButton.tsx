@@ -93,6 +93,7 @@ export function CallButton({ call, action, word, main = false }: Props) {
   return (
     <button
       type="button"
+      title={word}
       className={`btn btn-call max-w-full min-w-0 ${WIDTH[action] ?? ''} ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' || takesHere(call, action) ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       aria-keyshortcuts={key}

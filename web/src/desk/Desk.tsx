@@ -68,7 +68,7 @@ function Heading() {
   return (
     <div className="flex flex-col gap-1 max-lg:contents lg:h-(--ringing) lg:shrink-0">
       <h2 className="flex items-baseline gap-3 font-bold">
-        {t('inHand.title')}
+        <span className="shrink-0">{t('inHand.title')}</span>
         <span className="quiet text-sm font-normal">
           {calls.length > 0 && t('inHand.count', { count: calls.length })}
           {active?.conference

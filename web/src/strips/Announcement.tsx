@@ -83,7 +83,7 @@ export function Announcement({ call, caller }: Props) {
           <Cord course={caller.course} earlier={caller.earlier} now={now} />
         </div>
       </div>
-      <div className="mt-2 flex gap-1.5 pr-4 pb-2 max-lg:flex-wrap lg:[&_svg]:hidden">
+      <div className="mt-2 flex gap-1.5 pr-4 pb-2 max-lg:flex-wrap max-sm:[&_kbd]:hidden lg:[&_svg]:hidden">
         {call.actions.map((action, index) => (
           <span
             key={action}

@@ -1,9 +1,8 @@
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
-import { CallButtons } from '../calls/CallButtons';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
-import { Came, Waiting, Who } from './StripParts';
+import { Came, Waiting, WhoAndKeys } from './StripParts';
 import { TapeSign } from './TapeSign';
 
 /** A call that waits, on hold or where it was sent: low, with the buttons in the row of the name. */
@@ -11,12 +10,7 @@ export function HeldStrip({ call }: { call: CallView }) {
   const sent = call.phase === 'SENT';
   return (
     <StripFrame call={call} look={`py-1.5 ${sent ? 'border-dashed border-accent' : ''}`}>
-      <div className="flex items-center gap-x-4 gap-y-1 max-lg:flex-wrap">
-        <div className="min-w-0 flex-1 max-lg:basis-44">
-          <Who call={call} />
-        </div>
-        <CallButtons call={call} wide={false} />
-      </div>
+      <WhoAndKeys call={call} />
       <div className="mt-1 flex items-center gap-x-4 gap-y-1 max-lg:flex-wrap">
         <div className="min-w-0 flex-1 max-lg:basis-full">
           <LiveCord course={call.course} earlier={call.earlier} words={false} />

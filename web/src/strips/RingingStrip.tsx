@@ -1,27 +1,21 @@
 import { Suspense, lazy } from 'react';
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
-import { CallButtons } from '../calls/CallButtons';
 import { StripFrame } from './StripFrame';
-import { CameFrom, State, Who } from './StripParts';
+import { CameFrom, State, WhoAndKeys } from './StripParts';
 
 const KnownLine = lazy(() =>
   import('../followup/KnownLine').then((it) => ({ default: it.KnownLine })),
 );
 
 const LOOK =
-  'py-1.5 lg:min-h-(--ringing) ringing-strip border-2 bg-[color-mix(in_oklab,var(--color-accent)_14%,var(--color-base-100))]';
+  'py-1.5 lg:min-h-(--ringing) lg:[&_.btn-plain_svg]:hidden ringing-strip border-2 bg-[color-mix(in_oklab,var(--color-accent)_14%,var(--color-base-100))]';
 
 /** A call that rings here: who it is and what one did last with them, the buttons near at hand. */
 export function RingingStrip({ call }: { call: CallView }) {
   return (
     <StripFrame call={call} look={LOOK}>
-      <div className="flex items-center gap-x-3 gap-y-1 max-lg:flex-wrap lg:[&_.btn-plain_svg]:hidden">
-        <div className="min-w-0 flex-1 max-lg:basis-44">
-          <Who call={call} />
-        </div>
-        <CallButtons call={call} wide={false} />
-      </div>
+      <WhoAndKeys call={call} />
       <div className="mt-1 flex items-center gap-x-4 gap-y-1 max-lg:flex-wrap">
         <div className="min-w-0 flex-1 max-lg:basis-full">
           <CameFrom call={call}>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
+import { CallButtons } from '../calls/CallButtons';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
 import { howItCame } from '../calls/howItCame';
@@ -28,6 +29,18 @@ export function Who({ call }: { call: CallView }) {
       </span>
       <span className="quiet min-w-0 truncate">{details.join(' · ')}</span>
     </h3>
+  );
+}
+
+/** Who it is, with all that can be done beside it: the first row of a low strip. */
+export function WhoAndKeys({ call }: { call: CallView }) {
+  return (
+    <div className="flex items-center gap-x-3 gap-y-1 max-lg:flex-wrap">
+      <div className="min-w-0 flex-1 max-lg:basis-44">
+        <Who call={call} />
+      </div>
+      <CallButtons call={call} wide={false} />
+    </div>
   );
 }
 
@@ -88,7 +101,7 @@ export function Times({ call }: { call: CallView }) {
   const present = now - Date.parse(call.since);
   const held = call.heldBefore + (call.phase === 'WAITING' ? present : 0);
   return (
-    <p className="shrink-0 text-right">
+    <p className="ml-auto shrink-0 text-right">
       {call.muted && (
         <strong className="bg-warning text-warning-content mr-3 rounded px-1.5 py-0.5">
           {t('phase.muted')}

@@ -292,6 +292,7 @@ class RulesOverHttpTest {
         Map.of(
                 "0121 496 0179 - 0150", "NO_SUCH_RANGE",
                 "0191 498 0090 - 0110", "BLOCKS_OWN_OFFICE",
+                "0191 498 0100", "BLOCKS_OWN_OFFICE",
                 "999", "BLOCKS_EMERGENCY",
                 "nobody", "BLOCKS_NO_NUMBER")
             .entrySet()) {

@@ -99,10 +99,16 @@ class BlockReading {
   private PhoneNumber number(String text) {
     PhoneNumber number = office.plan().outsideNumber(text);
     if (number == null) {
-      boolean forHelp = office.plan().interpret(text) instanceof Dialled.Emergency;
-      throw refused(forHelp ? "BLOCKS_EMERGENCY" : "BLOCKS_NO_NUMBER", text);
+      throw refused(whyNot(office.plan().interpret(text)), text);
     }
     return number;
+  }
+
+  private static String whyNot(Dialled dialled) {
+    if (dialled instanceof Dialled.Internal) {
+      return "BLOCKS_OWN_OFFICE";
+    }
+    return dialled instanceof Dialled.Emergency ? "BLOCKS_EMERGENCY" : "BLOCKS_NO_NUMBER";
   }
 
   private static Problem refused(String code, String text) {

@@ -38,6 +38,7 @@ class Familiars {
   private final LastCalls calls;
   private final Clock clock;
   private final Map<PersonId, Known> known = new ConcurrentHashMap<>();
+  private final Map<PersonId, CompletableFuture<Familiarity>> reads = new ConcurrentHashMap<>();
   private final ExecutorService reading =
       Threads.one(MOST_WAITING, Threads.beside("familiar-callers"));
 
@@ -64,8 +65,12 @@ class Familiars {
 
   private @Nullable Familiarity read(PersonId person, Instant now) {
     try {
-      return CompletableFuture.supplyAsync(() -> learnt(person, now), reading)
-          .get(PATIENCE_MS, TimeUnit.MILLISECONDS);
+      // However many letters are typed while the database is slow, it is asked once.
+      CompletableFuture<Familiarity> read =
+          reads.computeIfAbsent(
+              person, p -> CompletableFuture.supplyAsync(() -> learnt(p, now), reading));
+      read.whenComplete((familiarity, problem) -> reads.remove(person, read));
+      return read.get(PATIENCE_MS, TimeUnit.MILLISECONDS);
     } catch (TimeoutException | RejectedExecutionException e) {
       return null; // it comes later, for the next letter
     } catch (ExecutionException e) {
