@@ -1076,7 +1076,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calls/{id}/to-mailbox": {
+    "/api/calls/{id}/{service}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1085,7 +1085,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["toMailbox"];
+        post: operations["serve"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1124,70 +1124,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calls/{id}/silence": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["silence"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/retrieve": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["retrieve"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/recorded": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["recorded"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/reconnect": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["reconnect"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/calls/{id}/put-through": {
         parameters: {
             query?: never;
@@ -1198,22 +1134,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["putThrough"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/pull-back": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["pullBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1236,38 +1156,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calls/{id}/mute": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["mute"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/move-here": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["moveHere"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/calls/{id}/members/{leg}/mute": {
         parameters: {
             query?: never;
@@ -1277,7 +1165,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["mute_1"];
+        post: operations["mute"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1294,70 +1182,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["aside"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/join": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["join_1"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/hold": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["hold"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/hand-over": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["handOver"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/end-for-all": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["endForAll"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1390,70 +1214,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["deflect"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/decline": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["decline"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/clear": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["clear"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/call-back": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["callBack"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/calls/{id}/answer": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["answer_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2728,7 +2488,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "CALL_BACKS" | "LEAVING" | "OTHERS_CALLS" | "LINES" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -2911,13 +2671,6 @@ export interface components {
         Muting: {
             on: boolean;
         };
-        MyCalls: {
-            calls: components["schemas"]["CallView"][];
-            callBacks: components["schemas"]["CallBackView"][];
-            leaving: components["schemas"]["LeavingView"][];
-            others: components["schemas"]["OthersCallView"][];
-            lines: components["schemas"]["LineUseView"][];
-        };
         NameAndPassword: {
             name: string;
             password: string;
@@ -3011,9 +2764,6 @@ export interface components {
             hours: components["schemas"]["Hours"];
             holidays: components["schemas"]["Holiday"][];
             showsCaller: boolean;
-        };
-        OtherCall: {
-            other: string;
         };
         OthersCallView: {
             call: string;
@@ -3139,9 +2889,6 @@ export interface components {
         ReadHolidays: {
             /** Format: int32 */
             added: number;
-        };
-        Recorded: {
-            on: boolean;
         };
         RecordingDeed: {
             /** Format: int64 */
@@ -3325,6 +3072,10 @@ export interface components {
             /** Format: int32 */
             refused: number;
             full: boolean;
+        };
+        Serving: {
+            device: string;
+            other?: string;
         };
         Several: {
             ids: number[];
@@ -3681,7 +3432,6 @@ export type SchemaMember = components['schemas']['Member'];
 export type SchemaMessageView = components['schemas']['MessageView'];
 export type SchemaMine = components['schemas']['Mine'];
 export type SchemaMuting = components['schemas']['Muting'];
-export type SchemaMyCalls = components['schemas']['MyCalls'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNarrow = components['schemas']['Narrow'];
 export type SchemaNewBlock = components['schemas']['NewBlock'];
@@ -3697,7 +3447,6 @@ export type SchemaNoticeView = components['schemas']['NoticeView'];
 export type SchemaNumberView = components['schemas']['NumberView'];
 export type SchemaOffered = components['schemas']['Offered'];
 export type SchemaOpeningBody = components['schemas']['OpeningBody'];
-export type SchemaOtherCall = components['schemas']['OtherCall'];
 export type SchemaOthersCallView = components['schemas']['OthersCallView'];
 export type SchemaOutcomeList = components['schemas']['OutcomeList'];
 export type SchemaOutside = components['schemas']['Outside'];
@@ -3716,7 +3465,6 @@ export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
 export type SchemaReadBlocks = components['schemas']['ReadBlocks'];
 export type SchemaReadHolidays = components['schemas']['ReadHolidays'];
-export type SchemaRecorded = components['schemas']['Recorded'];
 export type SchemaRecordingDeed = components['schemas']['RecordingDeed'];
 export type SchemaRecordingLog = components['schemas']['RecordingLog'];
 export type SchemaRecordingLogEntry = components['schemas']['RecordingLogEntry'];
@@ -3738,6 +3486,7 @@ export type SchemaRulingView = components['schemas']['RulingView'];
 export type SchemaSaidView = components['schemas']['SaidView'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaService = components['schemas']['Service'];
+export type SchemaServing = components['schemas']['Serving'];
 export type SchemaSeveral = components['schemas']['Several'];
 export type SchemaShareView = components['schemas']['ShareView'];
 export type SchemaSignInView = components['schemas']['SignInView'];
@@ -5838,16 +5587,21 @@ export interface operations {
             };
         };
     };
-    toMailbox: {
+    serve: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
+                service: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Serving"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -5906,90 +5660,6 @@ export interface operations {
             };
         };
     };
-    silence: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    retrieve: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    recorded: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recorded"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    reconnect: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     putThrough: {
         parameters: {
             query?: never;
@@ -6002,30 +5672,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Target"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    pullBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Answering"];
             };
         };
         responses: {
@@ -6063,54 +5709,6 @@ export interface operations {
         };
     };
     mute: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Muting"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    moveHere: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Answering"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    mute_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6162,94 +5760,6 @@ export interface operations {
             };
         };
     };
-    join_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OtherCall"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    hold: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    handOver: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OtherCall"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    endForAll: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     digits: {
         parameters: {
             query?: never;
@@ -6286,92 +5796,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Target"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    decline: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    clear: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    callBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["Placed"];
-                };
-            };
-        };
-    };
-    answer_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Answering"];
             };
         };
         responses: {

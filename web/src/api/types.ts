@@ -29,7 +29,6 @@ export type {
   SchemaLetter as MessageLetter,
   SchemaMailboxView as MailboxView,
   SchemaMessageView as MessageView,
-  SchemaMyCalls as MyCalls,
   SchemaNumberView as NumberView,
   SchemaBoard as Board,
   SchemaRecordingLog as RecordingLog,

@@ -108,25 +108,13 @@ test('a drop onto another call joins the two, or with Shift connects them and le
 beforeEach(() => callStore.reset());
 
 test('a call that has ended is no longer chosen, and one panel is open at a time', () => {
-  callStore.take({
-    calls: [call('a', 'HELD'), call('b', 'TALKING')],
-    callBacks: [],
-    leaving: [],
-    others: [],
-    lines: [],
-  });
+  callStore.take([call('a', 'HELD'), call('b', 'TALKING')]);
   callStore.choose('a');
   callStore.togglePanel('a', 'PARK');
   callStore.togglePanel('b', 'TRANSFER');
   expect(useCallStore.getState().panel).toEqual({ call: 'b', what: 'TRANSFER' });
   callStore.togglePanel('b', 'TRANSFER');
   expect(useCallStore.getState().panel).toBeNull();
-  callStore.take({
-    calls: [call('b', 'TALKING')],
-    callBacks: [],
-    leaving: [],
-    others: [],
-    lines: [],
-  });
+  callStore.take([call('b', 'TALKING')]);
   expect(useCallStore.getState().chosen).toBe('');
 });

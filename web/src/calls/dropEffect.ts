@@ -99,11 +99,11 @@ function ontoCall(
     return { words: t('drop.notNow', about) };
   }
   if (shift && held.actions.includes('HAND_OVER')) {
-    return { words: t('drop.connect', about), run: () => connect(held, partner, 'hand-over') };
+    return { words: t('drop.connect', about), run: () => connect(held, partner, 'HAND_OVER') };
   }
   return {
     words: t('drop.join', about),
     hint: held.actions.includes('HAND_OVER') ? t('drop.shiftConnect') : undefined,
-    run: () => connect(held, partner, 'join'),
+    run: () => connect(held, partner, 'JOIN'),
   };
 }

@@ -39,22 +39,7 @@ async function orNotice(request: Promise<unknown>): Promise<void> {
 
 /** Asks the exchange for a service; a refusal is shown as a notice. */
 export function serve(call: CallView, action: Action): Promise<void> {
-  // The call that is announced, or held, is the one that goes on; the other one joins it.
-  const main = call.announces ?? call.id;
-  const other = call.announces ? call.id : call.partner;
   switch (action) {
-    case 'HAND_OVER':
-      return orNotice(post(`/api/calls/${main}/hand-over`, { other }));
-    case 'JOIN':
-      return orNotice(post(`/api/calls/${main}/join`, { other }));
-    case 'SWAP':
-      return orNotice(post(`/api/calls/${main}/retrieve`));
-    case 'MUTE':
-    case 'UNMUTE':
-      return orNotice(post(`/api/calls/${call.id}/mute`, { on: action === 'MUTE' }));
-    case 'RECORD':
-    case 'STOP_RECORDING':
-      return orNotice(post(`/api/calls/${call.id}/recorded`, { on: action === 'RECORD' }));
     case 'TRANSFER':
     case 'DEFLECT':
       callStore.togglePanel(call.id, 'TRANSFER');
@@ -64,16 +49,18 @@ export function serve(call: CallView, action: Action): Promise<void> {
       callStore.togglePanel(call.id, action);
       return Promise.resolve();
     case 'MOVE_HERE':
-      return orNotice(
-        post(`/api/calls/${call.id}/move-here`, {
-          device: otherDevice(call, useDevices.getState().view),
-        }),
-      );
-    default: {
-      const service = action.toLowerCase().replaceAll('_', '-');
-      return orNotice(post(`/api/calls/${call.id}/${service}`, { device: answeringDevice() }));
-    }
+      return orNotice(ask(call, action, null, otherDevice(call, useDevices.getState().view)));
+    default:
+      return orNotice(ask(call, action, call.announces ?? call.partner));
   }
+}
+
+/**
+ * @param other the other of two calls, for a service that concerns both
+ */
+function ask(call: CallView, action: Action, other?: string | null, on = answeringDevice()) {
+  const service = action.toLowerCase().replaceAll('_', '-');
+  return post(`/api/calls/${call.id}/${service}`, { device: on, other });
 }
 
 /** The ways to send a call on. */
@@ -136,8 +123,8 @@ export function takeParked(slot: string, call: string, evenForOthers = false): P
 }
 
 /** Brings the others of two calls together, staying with them or not. */
-export function connect(held: CallView, other: CallView, how: 'join' | 'hand-over') {
-  return post(`/api/calls/${held.id}/${how}`, { other: other.id });
+export function connect(held: CallView, other: CallView, how: 'JOIN' | 'HAND_OVER') {
+  return ask(held, how, other.id);
 }
 
 export function cancelCallBack(id: string): Promise<void> {

@@ -1,15 +1,8 @@
 import { beforeEach, expect, test } from 'vitest';
-import type { CallView, MyCalls } from '../api/types';
+import type { CallView } from '../api/types';
 import { callStore, useCallStore } from './store';
 
-const calls = (...ids: string[]) =>
-  ({
-    calls: ids.map((id) => ({ id }) as CallView),
-    callBacks: [],
-    leaving: [],
-    others: [],
-    lines: [],
-  }) as MyCalls;
+const calls = (...ids: string[]) => ids.map((id) => ({ id }) as CallView);
 
 beforeEach(callStore.reset);
 

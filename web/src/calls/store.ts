@@ -4,7 +4,6 @@ import type {
   CallView,
   LeavingView,
   LineUseView,
-  MyCalls,
   OthersCallView,
 } from '../api/types';
 
@@ -14,8 +13,7 @@ import type {
  */
 export type Panel = 'TRANSFER' | 'ADD' | 'PARK' | 'KEYS';
 
-interface Calls {
-  calls: CallView[];
+interface Beside {
   callBacks: CallBackView[];
   /** Who leaves a message in a mailbox of mine right now. */
   leaving: LeavingView[];
@@ -23,6 +21,10 @@ interface Calls {
   others: OthersCallView[];
   /** What goes on at lines that I share with others. */
   lines: LineUseView[];
+}
+
+interface Calls extends Beside {
+  calls: CallView[];
   panel: { call: string; what: Panel } | null;
   /** Who was clicked while a panel asks for somebody; another object with each click. */
   target: { dial: string; nth: number };
@@ -56,15 +58,13 @@ export const useCalls = () => useCallStore((store) => store.calls);
 
 export const callStore = {
   /** What the server says of my calls. A call that has ended is no longer chosen. */
-  take: ({ calls, callBacks, leaving, others, lines }: MyCalls) =>
+  take: (calls: CallView[]) =>
     useCallStore.setState(({ chosen }) => ({
       calls,
-      callBacks,
-      leaving,
-      others,
-      lines,
       chosen: calls.some((call) => call.id === chosen) ? chosen : '',
     })),
+  /** What the server says of what goes on beside them. */
+  know: (beside: Partial<Beside>) => useCallStore.setState(beside),
   choose: (chosen: string) => useCallStore.setState({ chosen }),
   /** Opens a panel in the call's strip, or puts it away. */
   togglePanel: (call: string, what: Panel) =>

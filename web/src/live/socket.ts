@@ -1,5 +1,6 @@
 import { whoIsSignedIn } from '../api/client';
 import type { Item, Push } from '../api/types';
+import { Again } from './again';
 import { device } from './device';
 import { line } from './line';
 
@@ -8,7 +9,6 @@ const SIGNED_OUT = 4001;
 const LONGEST_SILENCE_MS = 8_000;
 /** What the server takes for a page that is there: anything. */
 const HERE = 'here';
-const PAUSES_MS = [200, 500, 1000, 2000, 3000];
 
 /** Whoever is told what the server says. */
 export interface Told {
@@ -26,13 +26,12 @@ export interface Told {
  */
 export function listen(told: Told): () => void {
   let socket: WebSocket | undefined;
-  let tries = 0;
   let ended = false;
-  let retry: ReturnType<typeof setTimeout> | undefined;
+  const again = new Again(connect);
   let silence: ReturnType<typeof setTimeout> | undefined;
 
   function connect() {
-    clearTimeout(retry);
+    again.stop();
     const scheme = location.protocol === 'https:' ? 'wss:' : 'ws:';
     const mine = new WebSocket(`${scheme}//${location.host}/api/push?device=${device}`);
     socket = mine;
@@ -41,7 +40,7 @@ export function listen(told: Told): () => void {
       if (socket !== mine) {
         return;
       }
-      tries = 0;
+      again.done();
       listenOn();
       mine.send(HERE);
       const push = JSON.parse(message.data as string) as Push;
@@ -77,17 +76,15 @@ export function listen(told: Told): () => void {
       return;
     }
     line.lost();
-    if (code === SIGNED_OUT || tries === 1) {
+    if (code === SIGNED_OUT || again.tries === 1) {
       // Perhaps it is the sign-in that is gone and not the line: asking tells.
       void whoIsSignedIn().catch(() => undefined);
     }
-    clearTimeout(retry);
-    retry = setTimeout(connect, PAUSES_MS[Math.min(tries, PAUSES_MS.length - 1)]);
-    tries++;
+    again.later();
   }
 
   const online = () => {
-    tries = 0;
+    again.done();
     connect();
   };
   window.addEventListener('offline', drop);
@@ -96,7 +93,7 @@ export function listen(told: Told): () => void {
 
   return () => {
     ended = true;
-    clearTimeout(retry);
+    again.stop();
     clearTimeout(silence);
     window.removeEventListener('offline', drop);
     window.removeEventListener('online', online);

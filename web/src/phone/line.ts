@@ -1,10 +1,10 @@
 import { create } from 'zustand';
 import type { Panel } from '../api/types';
+import { Again } from '../live/again';
 import { line } from '../live/line';
 
 const KEY = 'oficina-phone';
 const UNKNOWN = 4003;
-const PAUSES_MS = [200, 500, 1000, 2000, 3000];
 /** Often enough for the office to notice within ten seconds that the network is gone. */
 const HEARTBEAT_MS = 3_000;
 
@@ -41,17 +41,16 @@ function secretOfWindow(): string {
 export class PhoneLine {
   private readonly secret = secretOfWindow();
   private socket: WebSocket | undefined;
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private readonly again = new Again(() => this.connect());
   private heart: ReturnType<typeof setInterval> | undefined;
   private answered: ((sdp: string) => void) | undefined;
-  private tries = 0;
   private ended = false;
 
   constructor(private readonly plugged: () => void) {}
 
   /** Plugs the telephone in. */
   connect = (inPlaceOf = false) => {
-    clearTimeout(this.retry);
+    this.again.stop();
     if (!this.secret) {
       usePhone.setState({ plug: 'unknown' });
       return;
@@ -87,7 +86,7 @@ export class PhoneLine {
     }
     if (told.panel) {
       const first = usePhone.getState().plug !== 'plugged';
-      this.tries = 0;
+      this.again.done();
       line.heard(told.now ?? new Date().toISOString(), 'phone');
       usePhone.setState({ plug: 'plugged', panel: told.panel });
       if (first) {
@@ -110,10 +109,7 @@ export class PhoneLine {
       return;
     }
     usePhone.setState({ plug: 'lost' });
-    this.retry = setTimeout(
-      () => this.connect(),
-      PAUSES_MS[Math.min(this.tries++, PAUSES_MS.length - 1)],
-    );
+    this.again.later();
   }
 
   private say(what: object) {
@@ -138,7 +134,7 @@ export class PhoneLine {
 
   end() {
     this.ended = true;
-    clearTimeout(this.retry);
+    this.again.stop();
     clearInterval(this.heart);
     this.socket?.close();
   }

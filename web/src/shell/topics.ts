@@ -1,5 +1,17 @@
 import type { QueryClient } from '@tanstack/react-query';
-import type { Board, Item, MyCalls, NoticeView, Service, SlotView, Speaking } from '../api/types';
+import type {
+  Board,
+  CallBackView,
+  CallView,
+  Item,
+  LeavingView,
+  LineUseView,
+  NoticeView,
+  OthersCallView,
+  Service,
+  SlotView,
+  Speaking,
+} from '../api/types';
 import { callStore, useCallStore } from '../calls/store';
 import { devicesStore } from '../devices/store';
 import { finished } from '../followup/finished';
@@ -25,9 +37,13 @@ async function askAgain(queries: QueryClient, ...queryKey: string[]) {
 const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   CALLS(data) {
     const before = useCallStore.getState().calls;
-    callStore.take(data as MyCalls);
-    finished.take(before, (data as MyCalls).calls);
+    callStore.take(data as CallView[]);
+    finished.take(before, data as CallView[]);
   },
+  CALL_BACKS: (data) => callStore.know({ callBacks: data as CallBackView[] }),
+  LEAVING: (data) => callStore.know({ leaving: data as LeavingView[] }),
+  OTHERS_CALLS: (data) => callStore.know({ others: data as OthersCallView[] }),
+  LINES: (data) => callStore.know({ lines: data as LineUseView[] }),
   PEOPLE: (data) => peopleStore.take(data as Board),
   SHELF: (data) => shelfStore.take(data as SlotView[]),
   NOTICES: (data) => noticeStore.take(data as NoticeView[]),

@@ -1,9 +1,9 @@
 import { Problem } from '../api/client';
+import { Again } from '../live/again';
 
 /** What a page offers is answered by this. */
 export type Exchange = (sdp: string) => Promise<{ sdp: string }>;
 
-const PAUSES_MS = [200, 500, 1000, 2000, 3000];
 /** In a call something comes each 20 ms. */
 const LOOK_MS = 500;
 const LONGEST_SILENCE_MS = 1_500;
@@ -20,9 +20,8 @@ export class SoundLink {
   private sender: RTCRtpSender | undefined;
   private receiver: RTCRtpReceiver | undefined;
   private track: MediaStreamTrack | null = null;
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private readonly again = new Again(() => this.attempt());
   private look: ReturnType<typeof setInterval> | undefined;
-  private tries = 0;
   private ended = false;
   private inCall = false;
 
@@ -53,11 +52,7 @@ export class SoundLink {
       }
       await pc.setRemoteDescription({ type: 'answer', sdp: answer.sdp });
       await sender.replaceTrack(this.track);
-      this.retry = setTimeout(() => {
-        if (pc.connectionState !== 'connected') {
-          this.lost(pc);
-        }
-      }, LONGEST_CONNECTING_MS);
+      this.again.in(LONGEST_CONNECTING_MS);
       if (sender.transport) {
         const { transport } = sender;
         transport.onstatechange = () => transport.state === 'closed' && this.lost(pc);
@@ -70,10 +65,18 @@ export class SoundLink {
     }
   };
 
+  /** Whoever has waited long enough for a connection begins anew. */
+  private attempt() {
+    if (this.pc) {
+      this.lost(this.pc);
+    } else {
+      void this.connect();
+    }
+  }
+
   private changed(pc: RTCPeerConnection) {
     if (this.pc === pc && pc.connectionState === 'connected') {
-      clearTimeout(this.retry);
-      this.tries = 0;
+      this.again.done();
       this.onChange(true);
     } else if (['failed', 'disconnected', 'closed'].includes(pc.connectionState)) {
       this.lost(pc);
@@ -86,14 +89,11 @@ export class SoundLink {
     }
     this.drop();
     this.onChange(false);
-    this.retry = setTimeout(
-      () => void this.connect(),
-      PAUSES_MS[Math.min(this.tries++, PAUSES_MS.length - 1)],
-    );
+    this.again.later();
   }
 
   private drop() {
-    clearTimeout(this.retry);
+    this.again.stop();
     const old = this.pc;
     this.pc = undefined;
     old?.close();

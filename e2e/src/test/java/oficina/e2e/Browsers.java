@@ -65,6 +65,9 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
   /** For putting the office in order after a test. */
   private static final Map<String, Client> CLIENTS = new ConcurrentHashMap<>();
 
+  /** What is done to the sound of people whose sound a test does not name. */
+  private final String sound;
+
   private final List<Desk> desks = new ArrayList<>();
   private final Map<String, BrowserContext> contexts = new ConcurrentHashMap<>();
 
@@ -73,6 +76,20 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   /** The server of a test's own: nothing of it is kept for other tests. */
   private boolean own;
+
+  /** Whose people neither speak nor hear, unless a test gives them a voice. */
+  Browsers() {
+    this(Ear.none());
+  }
+
+  private Browsers(String sound) {
+    this.sound = sound;
+  }
+
+  /** Whose people all hear, and have a microphone that is silent. */
+  static Browsers withSound() {
+    return new Browsers(Ear.silence());
+  }
 
   /** From now on people sign in there. */
   void use(String otherAddress) {
@@ -92,11 +109,11 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
 
   /** This person, signed in as a user would, at their desk. */
   Desk of(String name) {
-    Page warm = own ? null : WARM.get(name);
+    Page warm = own ? null : WARM.get(name + sound);
     if (warm == null) {
       Desk desk = at(name, newOptions());
       if (!own) {
-        WARM.put(name, desk.page);
+        WARM.put(name + sound, desk.page);
       }
       return desk;
     }
@@ -108,14 +125,14 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     return desk;
   }
 
-  private static void forget(String name) {
-    WARM.remove(name);
+  private void forget(String name) {
+    WARM.remove(name + sound);
     SIGNED_IN.remove(name);
   }
 
   /** Puts a browser away for the next test: signed in, but with no page open. */
   private void putAway(String name, BrowserContext context) {
-    Page warm = WARM.get(name);
+    Page warm = WARM.get(name + sound);
     if (warm == null || warm.context() != context) {
       context.close();
       return;
@@ -134,7 +151,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
   }
 
   Desk at(String name, Browser.NewContextOptions options) {
-    return at(name, options, Ear.silence());
+    return at(name, options, sound);
   }
 
   /**
@@ -192,7 +209,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
   @Override
   public void afterEach(ExtensionContext context) {
     if (context.getExecutionException().isPresent()) {
-      contexts.keySet().forEach(Browsers::forget); // however it left them, others begin anew
+      contexts.keySet().forEach(this::forget); // however it left them, others begin anew
     }
     contexts.forEach(this::putAway);
     if (own) {

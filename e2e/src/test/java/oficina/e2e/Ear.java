@@ -69,6 +69,18 @@ final class Ear {
         """;
   }
 
+  /** A page whose sound never comes about: most tests are about something else. */
+  static String none() {
+    return """
+        window.RTCPeerConnection = class extends RTCPeerConnection {
+          setLocalDescription() {
+            return new Promise(() => {});
+          }
+        };
+        """
+        + silence();
+  }
+
   /** Has the microphone of a page fail in this way. */
   static String failing(String error) {
     return """

@@ -20,7 +20,7 @@ class OutsidePhoneTest {
   private static final int LOTTE = 5_100;
   private static final List<Integer> ALL = List.of(INES, TOMASZ, LOTTE);
 
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   private static Locator chip(Desk desk, String name) {
     return desk.page

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The job by the keys of the desk phone alone, with the screen beside it, which shows the same. */
 class PhoneMorningTest {
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
   private Desk ines;
   private Desk tomasz;
   private Desk adaeze;

@@ -17,7 +17,7 @@ class PhoneTest {
   private static final int TOMASZ = 4_300;
   private static final List<Integer> ALL = List.of(INES, TOMASZ);
 
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   private static Desk heardAt(DeskPhone phone) {
     return new Desk(phone.page);

@@ -26,7 +26,7 @@ class RecordingTest {
   private static final int ADAEZE = 5_100;
   private static final List<Integer> ALL = List.of(INES, TOMASZ, ADAEZE);
 
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   private static Locator recording(Desk desk) {
     return desk.page.getByRole(

@@ -33,7 +33,7 @@ class VoiceTest {
   private static final int PETRA = 5_900;
   private static final List<Integer> ALL = List.of(INES, TOMASZ, ADAEZE, PETRA);
 
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   private static Locator device(Desk desk) {
     return desk.page

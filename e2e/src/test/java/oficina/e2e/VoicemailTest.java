@@ -36,7 +36,7 @@ class VoicemailTest {
       }
       """;
 
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   private static short[] speech(String text) {
     short[] words = TestServer.get().bean(Speaker.class).say(Speaker.Voice.ALDER, text).join();

@@ -288,7 +288,12 @@ public final class Client implements AutoCloseable {
     for (JsonNode item : push.get("items")) {
       JsonNode data = item.path("data");
       switch (item.get("topic").asString()) {
-        case "CALLS", "SERVICE" -> all.setAll((ObjectNode) data);
+        case "SERVICE" -> all.setAll((ObjectNode) data);
+        case "CALLS" -> all.set("calls", data);
+        case "CALL_BACKS" -> all.set("callBacks", data);
+        case "LEAVING" -> all.set("leaving", data);
+        case "OTHERS_CALLS" -> all.set("others", data);
+        case "LINES" -> all.set("lines", data);
         case "PEOPLE" -> all.set("people", data.get("people"));
         case "SHELF" -> all.set("shelf", data);
         case "NOTICES" -> all.set("notices", data);

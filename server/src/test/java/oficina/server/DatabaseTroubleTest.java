@@ -77,12 +77,13 @@ class DatabaseTroubleTest {
     assertThat(entriesOfTheCall()).isEqualTo(1);
     server.restart();
     assertThat(entriesOfTheCall()).as("read in once").isEqualTo(1);
-    tomasz.post("/api/calls/" + second + "/clear", Map.of());
+    tomasz.service(second, "clear");
   }
 
   @Test
   void what_was_submitted_before_a_restart_counts_once_all_the_same() {
     ines.service(call, "clear");
+    ines.awaitNoCalls();
     String outside = ines.call("999");
     server.clock().advance(Duration.ofSeconds(4));
     ines.awaitCall("TALKING");

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -171,7 +170,7 @@ class DoorTest {
         assertThat(answer.code()).isEqualTo("FIELDS_WRONG");
         assertThat(answer.body().get("about").get("fields").asString()).isEqualTo("note");
       }
-      assertThat(ines.post("/api/calls/" + call + "/hold", Map.of()).status()).isIn(204, 409);
+      assertThat(ines.service(call, "hold").status()).isIn(204, 409);
       ines.service(call, "clear");
       joss.await(push -> push.path("people").toString().contains("Ines Calloway"));
     }

@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
+import oficina.core.exchange.Asked;
+import oficina.core.exchange.Offers;
 import oficina.server.Client.Answer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -40,6 +43,7 @@ class PermissionsOverHttpTest {
           "POST /api/calls/{id}/members/{leg}/aside",
           "DELETE /api/calls/{id}/members/{leg}",
           "POST /api/calls/{id}/end-for-all");
+  private static final String ANY_SERVICE = "POST /api/calls/{id}/{service}";
 
   private final String address = TestServer.get().address();
   private final Client stranger = new Client(address);
@@ -110,7 +114,12 @@ class PermissionsOverHttpTest {
     List<String> operations = new ArrayList<>();
     for (Map.Entry<String, JsonNode> path : paths.properties()) {
       for (String method : path.getValue().propertyNames()) {
-        operations.add(method.toUpperCase(Locale.ROOT) + " " + path.getKey());
+        String operation = method.toUpperCase(Locale.ROOT) + " " + path.getKey();
+        if (operation.equals(ANY_SERVICE)) {
+          services().map(each -> operation.replace("{service}", each)).forEach(operations::add);
+        } else {
+          operations.add(operation);
+        }
       }
     }
     assertThat(operations).containsAll(FOR_ADMINISTRATORS).containsAll(FOR_THE_STARTER);
@@ -137,6 +146,13 @@ class PermissionsOverHttpTest {
     assertThat(wrong).isEmpty();
   }
 
+  /** Those that want no further choice. */
+  private static Stream<String> services() {
+    return Stream.of(Offers.Service.values())
+        .filter(each -> new Asked(each, null, null, null, null).command(null) != null)
+        .map(each -> each.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+  }
+
   private void ofTheCall(String operation, String call) {
     for (Client each : List.of(colleague, groupMember, administrator)) {
       Answer answer = ask(each, operation, call);
@@ -147,8 +163,10 @@ class PermissionsOverHttpTest {
         FOR_THE_STARTER.contains(operation)
             ? asParty.code().equals("NOT_STARTER")
             : !asParty.code().equals("NO_SUCH_CALL") || operation.contains("call-back");
-    // To pull back, one has to have sent it; to take out of a mailbox, it has to be there.
-    boolean elsewhere = operation.endsWith("pull-back") || operation.endsWith("take-from-mailbox");
+    // To pull back, one has to have sent it; to take out of a mailbox, it has to be there; to swap
+    // takes another call.
+    boolean elsewhere =
+        Stream.of("pull-back", "take-from-mailbox", "swap").anyMatch(operation::endsWith);
     expect(theirs || elsewhere, "party", operation, asParty);
     if (FOR_THE_STARTER.contains(operation)) {
       Answer asStarter = ask(starter, operation, call);

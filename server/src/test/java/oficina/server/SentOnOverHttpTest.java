@@ -48,6 +48,10 @@ class SentOnOverHttpTest {
     return who.post("/api/calls/" + call + "/" + service, body);
   }
 
+  private static String wish(Client who) {
+    return who.get("/api/desk").body().get("callBacks").get(0).get("id").asString();
+  }
+
   private static List<String> phases(Client who) {
     return who.get("/api/desk")
         .body()
@@ -103,7 +107,8 @@ class SentOnOverHttpTest {
     String busy = bram.call("212");
     adaeze.service(busy, "answer");
     String failed = tomasz.call("213");
-    String wish = ask(tomasz, failed, "call-back").body().get("id").asString();
+    assertThat(ask(tomasz, failed, "call-back").status()).isEqualTo(204);
+    String wish = wish(tomasz);
     assertThat(adaeze.get("/api/desk").body().toString()).doesNotContain(wish);
     assertThat(adaeze.delete("/api/calls/call-backs/" + wish).code())
         .isEqualTo("NO_SUCH_CALL_BACK");
@@ -149,7 +154,8 @@ class SentOnOverHttpTest {
     assertThat(ask(ines, brams, "park", "slot", "63", "note", "about the ramp").status())
         .isEqualTo(204);
     String failed = ines.call("213"); // Bram takes one call at a time, and is parked
-    String wish = ask(ines, failed, "call-back").body().get("id").asString();
+    assertThat(ask(ines, failed, "call-back").status()).isEqualTo(204);
+    String wish = wish(ines);
 
     TestServer.get().restart();
 

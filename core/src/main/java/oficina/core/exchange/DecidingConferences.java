@@ -16,7 +16,7 @@ final class DecidingConferences implements ConferenceCommand.Cases<@Nullable Ref
 
   @Override
   public @Nullable Refusal of(ConferenceCommand.Join c) {
-    return mine.decide(c, (call, mine) -> with.conferencing().join(call, mine, c.other()));
+    return mine.decide(c, c.other(), with.conferencing()::join);
   }
 
   @Override

@@ -43,7 +43,7 @@ final class DecidingSends implements SendCommand.Cases<@Nullable Refusal> {
 
   @Override
   public @Nullable Refusal of(SendCommand.HandOver c) {
-    return mine.decide(c, (call, mine) -> with.sending().handOver(call, mine, c.other()));
+    return mine.decide(c, c.other(), with.sending()::handOver);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import oficina.core.call.CallId;
 import oficina.core.commands.Command;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
@@ -24,6 +25,23 @@ record Mine(Draft draft) {
     }
     Connection mine = call.of(command.person());
     return mine == null ? notMine(call, command.person()) : service.decide(call, mine);
+  }
+
+  interface ServiceForTwo {
+    @Nullable Refusal decide(Call call, Connection mine, CallId other);
+  }
+
+  /** Of two calls the one goes on that the other was placed for, whichever is named first. */
+  @Nullable Refusal decide(Command.ByPerson command, CallId otherId, ServiceForTwo service) {
+    return decide(
+        command,
+        (call, mine) -> {
+          Call other = otherId.equals(call.heldFor()) ? draft.call(otherId) : null;
+          Connection there = other == null ? null : other.of(command.person());
+          return there == null
+              ? service.decide(call, mine, otherId)
+              : service.decide(other, there, call.id());
+        });
   }
 
   /**

@@ -22,6 +22,12 @@ public record Offers(
     services = List.copyOf(services);
   }
 
+  /** The other call in hand that services for two concern; null when there is none. */
+  public @Nullable CallId with() {
+    CallId waits = announces != null ? announces : asideOf;
+    return waits != null ? waits : partner;
+  }
+
   /** Services of the exchange. Those that need a further choice say so. */
   public enum Service {
     ANSWER,

@@ -37,7 +37,7 @@ final class Timers {
       return;
     }
     for (Connection connection : call.connections()) {
-      if (!connection.attended() && !connection.lostAt().isAfter(draft.now)) {
+      if (!connection.attended() && !connection.lost().until().isAfter(draft.now)) {
         with.devices().givenUp(call, connection);
         return;
       }

@@ -95,7 +95,8 @@ final class Drawing {
 
   private Panel.Line call(Call call, boolean chosen) {
     Connection mine = call.of(hand.me());
-    Party other = call.otherFor(hand.me());
+    Standpoint stands = Standpoint.of(call, hand.me());
+    Party other = stands.other();
     Map<String, String> about = new HashMap<>();
     about.put("name", other == null ? "" : hand.around().name(other));
     about.put("count", Integer.toString(call.parties()));
@@ -106,12 +107,11 @@ final class Drawing {
     if (call.failure() != null) {
       about.put("why", call.failure().cause().name());
     }
-    Instant since = call.failure() != null ? null : mine.since();
-    return new Panel.Line(phase(call, mine), about, since, chosen);
+    Instant since = call.failure() != null ? null : stands.since();
+    return new Panel.Line(code(stands.phase(), call, mine), about, since, chosen);
   }
 
-  private static String phase(Call call, Connection mine) {
-    Phase phase = Standpoint.of(call, mine);
+  private static String code(Phase phase, Call call, Connection mine) {
     return switch (phase) {
       case RINGING -> call.ringsBackAt(mine) ? "CALL_RINGS_BACK" : "CALL_RINGS";
       case HELD -> mine.reminded() ? "CALL_HELD_LONG" : "CALL_HELD";

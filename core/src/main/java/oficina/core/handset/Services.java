@@ -4,9 +4,8 @@ import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
-import oficina.core.commands.ConferenceCommand;
 import oficina.core.commands.SendCommand;
-import oficina.core.exchange.Offers;
+import oficina.core.exchange.Asked;
 import oficina.core.exchange.Offers.Service;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.GroupId;
@@ -29,31 +28,8 @@ record Services(Hand hand) {
 
   /** What a service that needs no further choice asks for; null for one that does. */
   @Nullable Command command(Call call, Service service) {
-    Offers offers = hand.offers(call);
-    CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
-    CallId main = waits == null ? call.id() : waits;
-    CallId other = waits == null ? offers.partner() : call.id();
-    return switch (service) {
-      case ANSWER -> new CallCommand.Answer(call.id(), me(), hand.device());
-      case DECLINE -> new CallCommand.Decline(call.id(), me());
-      case SILENCE -> new CallCommand.Silence(call.id(), me());
-      case HOLD -> new CallCommand.Hold(call.id(), me());
-      case RETRIEVE -> new CallCommand.Retrieve(call.id(), me());
-      case MUTE, UNMUTE -> new CallCommand.Mute(call.id(), me(), service == Service.MUTE);
-      case HAND_OVER -> new SendCommand.HandOver(main, me(), other);
-      case SWAP -> new CallCommand.Retrieve(main, me());
-      case JOIN -> new ConferenceCommand.Join(main, me(), other);
-      case RECONNECT -> new SendCommand.Reconnect(call.id(), me());
-      case PULL_BACK -> new SendCommand.PullBack(call.id(), me(), hand.device());
-      case RECORD, STOP_RECORDING ->
-          new CallCommand.Tape(call.id(), me(), service == Service.RECORD);
-      case MOVE_HERE -> new CallCommand.MoveHere(call.id(), me(), hand.device());
-      case CALL_BACK -> new SendCommand.RequestCallBack(call.id(), me(), hand.around().newCall());
-      case TO_MAILBOX -> new SendCommand.ToMailbox(call.id(), me());
-      case END_FOR_ALL -> new ConferenceCommand.EndForAll(call.id(), me());
-      case CLEAR -> new CallCommand.Clear(call.id(), me());
-      case DEFLECT, TRANSFER, DIGITS, PARK, ADD -> null;
-    };
+    return new Asked(service, call.id(), hand.offers(call).with(), me(), hand.device())
+        .command(hand.around().newCall());
   }
 
   Command place(String number, @Nullable GroupId line) {

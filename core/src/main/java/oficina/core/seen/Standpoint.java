@@ -1,13 +1,24 @@
 package oficina.core.seen;
 
-import java.util.List;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import oficina.core.call.Party;
+import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
+import org.jspecify.annotations.Nullable;
 
-/** How a call stands: for one who is in it, and as a whole. */
-public final class Standpoint {
-  private Standpoint() {}
+/**
+ * How a call stands for somebody who has to do with it. How it stands as a whole, for nobody in
+ * particular, is {@link #whole}.
+ *
+ * @param since when the phase began
+ * @param other whom they have to do with in it
+ */
+public record Standpoint(Phase phase, Instant since, Party other) {
 
   /** How it stands for somebody. */
   public enum Phase {
@@ -50,11 +61,17 @@ public final class Standpoint {
   }
 
   /**
-   * How a call stands for whoever has this connection.
+   * How a call stands for an employee.
    *
-   * @param own a connection of the call
+   * @param viewer in the call, or whoever sent it on or parked it
    */
-  public static Phase of(Call call, Connection own) {
+  public static Standpoint of(Call call, PersonId viewer) {
+    Connection own = call.of(viewer);
+    Phase phase = own == null ? Phase.SENT : phase(call, own);
+    return new Standpoint(phase, since(call, own, phase), call.otherFor(viewer));
+  }
+
+  private static Phase phase(Call call, Connection own) {
     if (own.rings()) {
       return Phase.RINGING;
     }
@@ -76,15 +93,71 @@ public final class Standpoint {
   }
 
   private static Phase amongOthers(Call call, Connection own) {
-    List<Connection> others =
-        call.connections().stream()
-            .filter(each -> each.leg() != own.leg() && each.answered())
-            .toList();
-    if (others.stream().noneMatch(Connection::attended)) {
+    if (others(call, own, Connection::attended).findAny().isEmpty()) {
       return Phase.UNATTENDED;
     }
-    boolean held = others.stream().allMatch(each -> each.state() == ConnectionState.HOLD);
-    return held ? Phase.WAITING : Phase.TALKING;
+    return others(call, own, Standpoint::speaks).findAny().isEmpty()
+        ? Phase.WAITING
+        : Phase.TALKING;
+  }
+
+  private static boolean speaks(Connection each) {
+    return each.attended() && each.state() == ConnectionState.CONNECTED;
+  }
+
+  private static Stream<Connection> others(
+      Call call, Connection own, Predicate<Connection> wanted) {
+    return call.connections().stream()
+        .filter(each -> each.leg() != own.leg() && each.answered() && wanted.test(each));
+  }
+
+  private static Instant since(Call call, @Nullable Connection own, Phase phase) {
+    return switch (phase) {
+      case RINGING, HELD -> own.since();
+      case DIALLING, CALLING, SENT -> sinceItIsOnItsWay(call);
+      case FAILED -> call.failure().since();
+      case MESSAGE -> call.mailbox().since();
+      case UNATTENDED -> sinceNobodyIsThere(call, own);
+      case WAITING -> sinceItWaits(call, own);
+      case TALKING -> later(own.since(), sinceSomebodySpeaks(call, own));
+    };
+  }
+
+  /** Since it rings where it rings now, or is being set up there. */
+  private static Instant sinceItIsOnItsWay(Call call) {
+    return call.connections().stream()
+        .filter(each -> each.rings() || each.state() == ConnectionState.INITIATED)
+        .map(Connection::since)
+        .min(Comparator.naturalOrder())
+        .orElseGet(() -> latest(call.connections().stream()));
+  }
+
+  private static Instant sinceNobodyIsThere(Call call, Connection own) {
+    return others(call, own, each -> !each.attended())
+        .map(each -> each.lost().since())
+        .max(Comparator.naturalOrder())
+        .orElseThrow();
+  }
+
+  private static Instant sinceItWaits(Call call, Connection own) {
+    return call.parked() != null
+        ? call.parked().since()
+        : later(own.since(), latest(others(call, own, Connection::attended)));
+  }
+
+  private static Instant sinceSomebodySpeaks(Call call, Connection own) {
+    return others(call, own, Standpoint::speaks)
+        .map(Connection::since)
+        .min(Comparator.naturalOrder())
+        .orElseThrow();
+  }
+
+  private static Instant latest(Stream<Connection> connections) {
+    return connections.map(Connection::since).max(Comparator.naturalOrder()).orElseThrow();
+  }
+
+  private static Instant later(Instant one, Instant other) {
+    return one.isAfter(other) ? one : other;
   }
 
   /** How a call stands as a whole. */

@@ -171,7 +171,11 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
 
   @Override
   public @Nullable Void of(Unattended e) {
-    return connection(e, e.leg(), c -> c.unattended(e.lostAt()));
+    return connection(e, e.leg(), c -> c.unattended(lost(e)));
+  }
+
+  private static Connection.@Nullable Lost lost(Unattended e) {
+    return e.lostAt() == null ? null : new Connection.Lost(e.at(), e.lostAt());
   }
 
   @Override
@@ -201,7 +205,7 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
 
   @Override
   public @Nullable Void of(Failed e) {
-    Call.Failure failure = new Call.Failure(e.cause(), e.until());
+    Call.Failure failure = new Call.Failure(e.cause(), e.at(), e.until());
     return change(e, call -> call.failing(failure, e.missedBy()));
   }
 
@@ -291,7 +295,7 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
     return change(
         e,
         call -> {
-          Call both = call.plus(moved.as(e.leg()).on(moved.line(), e.by()));
+          Call both = call.plus(moved.as(e.leg(), e.at()).on(moved.line(), e.by()));
           if (!moved.answered()) {
             return both.with(both.standing().sendingAfterAnswer(other.afterAnswer()));
           }

@@ -38,9 +38,10 @@ public record Call(
   /**
    * Why a call cannot be completed; the caller hears a tone or a sentence until it is over.
    *
+   * @param since when that became clear
    * @param until when the exchange hangs up
    */
-  public record Failure(Cause cause, Instant until) {}
+  public record Failure(Cause cause, Instant since, Instant until) {}
 
   public Party caller() {
     return origin.caller();

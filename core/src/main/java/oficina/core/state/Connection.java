@@ -47,8 +47,7 @@ public record Connection(
    * @param silenced whether its ringing has been silenced
    * @param muted whether this party is heard by nobody
    * @param reminded whether the party has been reminded that it holds somebody
-   * @param lostAt when the connection is given up because nobody is at this end; null while
-   *     somebody is
+   * @param lost that nobody is at this end; null while somebody is
    * @param taking how far a mailbox at this end is with taking a message
    * @param tape whether this party's part in the call is recorded for them
    */
@@ -56,11 +55,19 @@ public record Connection(
       boolean silenced,
       boolean muted,
       boolean reminded,
-      @Nullable Instant lostAt,
+      @Nullable Lost lost,
       Taking taking,
       Tape tape) {
     static final Marks NONE = new Marks(false, false, false, null, Taking.NOTHING, Tape.NONE);
   }
+
+  /**
+   * That nobody is at an end.
+   *
+   * @param since when the last device there went
+   * @param until when the connection is given up
+   */
+  public record Lost(Instant since, Instant until) {}
 
   /** How far a mailbox is with taking a message. */
   public enum Taking {
@@ -132,8 +139,9 @@ public record Connection(
     return marks.reminded();
   }
 
-  public @Nullable Instant lostAt() {
-    return marks.lostAt();
+  /** That nobody is at this end; null while somebody is. */
+  public @Nullable Lost lost() {
+    return marks.lost();
   }
 
   public Taking taking() {
@@ -151,16 +159,17 @@ public record Connection(
 
   /** Whether somebody is at this end to speak and hear. */
   public boolean attended() {
-    return lostAt() == null;
+    return lost() == null;
   }
 
   /** When something of it is due: a ringing gives up, a reminder is wanted, it is given up. */
   public @Nullable Instant nextDue() {
-    return due() == null || (lostAt() != null && lostAt().isBefore(due())) ? lostAt() : due();
+    Instant givenUp = lost() == null ? null : lost().until();
+    return due() == null || (givenUp != null && givenUp.isBefore(due())) ? givenUp : due();
   }
 
-  Connection unattended(@Nullable Instant lostAt) {
-    return with(new Marks(silenced(), muted(), reminded(), lostAt, taking(), tape()));
+  Connection unattended(@Nullable Lost lost) {
+    return with(new Marks(silenced(), muted(), reminded(), lost, taking(), tape()));
   }
 
   Connection on(@Nullable Party line, @Nullable PersonId sender) {
@@ -174,7 +183,7 @@ public record Connection(
   }
 
   Connection to(ConnectionState next, Instant at, @Nullable Instant due) {
-    Marks kept = new Marks(false, muted(), false, lostAt(), taking(), tape());
+    Marks kept = new Marks(false, muted(), false, lost(), taking(), tape());
     return new Connection(leg, party, device, new Phase(next, at, due), arrival, kept);
   }
 
@@ -184,39 +193,42 @@ public record Connection(
   }
 
   Connection quiet() {
-    return with(new Marks(true, muted(), reminded(), lostAt(), taking(), tape()));
+    return with(new Marks(true, muted(), reminded(), lost(), taking(), tape()));
   }
 
   Connection muted(boolean on) {
-    return with(new Marks(silenced(), on, reminded(), lostAt(), taking(), tape()));
+    return with(new Marks(silenced(), on, reminded(), lost(), taking(), tape()));
   }
 
   Connection afterReminder() {
     Phase undisturbed = new Phase(state(), since(), null);
-    Marks reminded = new Marks(silenced(), muted(), true, lostAt(), taking(), tape());
+    Marks reminded = new Marks(silenced(), muted(), true, lost(), taking(), tape());
     return new Connection(leg, party, device, undisturbed, arrival, reminded);
   }
 
   Connection recording(Instant at, Instant until) {
     Phase recording = new Phase(state(), at, until);
-    Marks marks = new Marks(silenced(), muted(), reminded(), lostAt(), Taking.RECORDING, tape());
+    Marks marks = new Marks(silenced(), muted(), reminded(), lost(), Taking.RECORDING, tape());
     return new Connection(leg, party, device, recording, arrival, marks);
   }
 
   Connection taking(Taking now) {
-    return with(new Marks(silenced(), muted(), reminded(), lostAt(), now, tape()));
+    return with(new Marks(silenced(), muted(), reminded(), lost(), now, tape()));
   }
 
   Connection taped(Tape now) {
-    return with(new Marks(silenced(), muted(), reminded(), lostAt(), taking(), now));
+    return with(new Marks(silenced(), muted(), reminded(), lost(), taking(), now));
   }
 
   Connection movedTo(DeviceId other) {
     return new Connection(leg, party, other, phase, arrival, marks);
   }
 
-  Connection as(int otherLeg) {
-    return new Connection(otherLeg, party, device, phase, arrival, marks);
+  /** The same party in another call, with whom it speaks from now on. */
+  Connection as(int otherLeg, Instant at) {
+    boolean speaks = state() == ConnectionState.CONNECTED;
+    Phase there = speaks ? new Phase(state(), at, due()) : phase;
+    return new Connection(otherLeg, party, device, there, arrival, marks);
   }
 
   private Connection with(Marks now) {

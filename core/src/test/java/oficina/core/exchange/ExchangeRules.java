@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import oficina.core.TestOffice;
@@ -13,7 +14,10 @@ import oficina.core.call.DeviceKind;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.decision.Decision;
+import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
+import oficina.core.seen.Standpoint;
+import oficina.core.seen.Standpoint.Phase;
 import oficina.core.services.ActedFor;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -27,6 +31,21 @@ import oficina.core.state.Taping;
 
 /** What is true of an exchange after every event. */
 record ExchangeRules(Scene scene) {
+  /** What a stretch of the cord can mean for those who are in the call and are not rung. */
+  private static final Map<Segment.Kind, Set<Phase>> MEANT =
+      Map.of(
+          Segment.Kind.DIALLING, Set.of(Phase.DIALLING, Phase.HELD),
+          Segment.Kind.RINGING, Set.of(Phase.CALLING, Phase.HELD, Phase.WAITING),
+          Segment.Kind.TALKING, Set.of(Phase.TALKING),
+          Segment.Kind.CONFERENCE,
+              Set.of(Phase.TALKING, Phase.HELD, Phase.WAITING, Phase.UNATTENDED),
+          Segment.Kind.HELD, Set.of(Phase.HELD, Phase.WAITING),
+          Segment.Kind.PARKED, Set.of(Phase.WAITING, Phase.HELD),
+          Segment.Kind.UNATTENDED,
+              Set.of(Phase.UNATTENDED, Phase.TALKING, Phase.HELD, Phase.WAITING),
+          Segment.Kind.WELCOMED, Set.of(Phase.DIALLING),
+          Segment.Kind.MESSAGE, Set.of(Phase.MESSAGE),
+          Segment.Kind.REFUSED, Set.of(Phase.FAILED));
 
   void hold() {
     for (PersonId person : TestOffice.EVERYBODY) {
@@ -55,6 +74,7 @@ record ExchangeRules(Scene scene) {
       assertThat(call.connections()).as("rule 2: nobody left in %s", call).isNotEmpty();
       call.connections().forEach(listener -> checkListening(call, listener));
       call.connections().forEach(owner -> checkTaping(call, owner));
+      checkStandpoints(call);
       assertThat(call.connections().stream().map(c -> c.party().employee()).filter(p -> p != null))
           .as("rule 4: twice in %s", call)
           .doesNotHaveDuplicates();
@@ -111,7 +131,9 @@ record ExchangeRules(Scene scene) {
       Offers offers = scene.exchange.offers(state.call(id), person);
       assertThat(offers.services()).as("offered once: %s", state.call(id)).doesNotHaveDuplicates();
       for (Offers.Service service : offers.services()) {
-        Command command = Taking.of(service, offers, id, person);
+        Command command =
+            new Asked(service, id, offers.with(), person, Scene.WINDOW)
+                .command(new CallId("a wish"));
         if (command != null) {
           assertThat(scene.exchange.decide(command, scene.now()))
               .as("rule 8: %s of %s", command, state.call(id))
@@ -154,6 +176,23 @@ record ExchangeRules(Scene scene) {
       assertThat(listening.voices().contains(other.leg()) && (silent || other == listener))
           .as("rule 3: %s is heard in %s", other, call)
           .isFalse();
+    }
+  }
+
+  /** The cord says of a call what those who are in it see, and counts from no other moment. */
+  private void checkStandpoints(Call call) {
+    Segment cord = scene.records.of(call.id()).lastOfCourse(1).get(0);
+    for (PersonId person : call.employees()) {
+      Standpoint stands = Standpoint.of(call, person);
+      assertThat(stands.since())
+          .as("since when: %s of %s", stands, call)
+          .isBetween(call.began(), scene.now());
+      assertThat(stands.other()).as("with whom: %s of %s", stands, call).isNotNull();
+      if (call.of(person) != null && stands.phase() != Phase.RINGING) {
+        assertThat(MEANT.get(cord.kind()))
+            .as("%s of %s, which stands like %s", stands, call, cord)
+            .contains(stands.phase());
+      }
     }
   }
 

@@ -2,17 +2,38 @@ package oficina.core.exchange;
 
 import static oficina.core.TestOffice.ADAEZE;
 import static oficina.core.TestOffice.BRAM;
+import static oficina.core.TestOffice.CELIA;
+import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.INES;
+import static oficina.core.TestOffice.MARISOL;
 import static oficina.core.TestOffice.TOMASZ;
+import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import oficina.core.blocking.Block;
+import oficina.core.blocking.BlockList;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
+import oficina.core.call.Party;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.commands.ConferenceCommand;
 import oficina.core.commands.SendCommand;
+import oficina.core.decision.Refusal.Reason;
+import oficina.core.office.Directions;
+import oficina.core.office.Office;
 import oficina.core.people.PersonId;
+import oficina.core.rules.CallRules;
+import oficina.core.rules.Callers;
+import oficina.core.rules.Destination;
+import oficina.core.rules.Opening;
+import oficina.core.rules.Rule;
+import oficina.core.rules.Situation;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -105,6 +126,91 @@ class Rfc5359ServicesTest {
     run(new SendCommand.HandOver(call, BOB, consultation));
     assertThat(states(consultation)).isEqualTo("over");
     assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  /** Bob decides so from now on. */
+  private void bobDecides(CallRules rules, Block... blocks) {
+    Office usual = scene.office.office;
+    scene.exchange.office(
+        usual.with(
+            new Directions(
+                Map.of(new Party.Employee(BOB), rules),
+                new BlockList(List.of(blocks)),
+                Opening.always(usual.identity().zone()),
+                (number, viewer) -> Set.of(),
+                false)));
+  }
+
+  private void bobForwardsToCarol(Situation when) {
+    Callers everybody = new Callers(Callers.Kind.ANYBODY, Set.of(), Set.of(), Set.of());
+    Destination carol = Destination.to(new Party.Employee(CAROL));
+    Rule rule = new Rule(1, when, everybody, null, null, carol);
+    bobDecides(new CallRules(List.of(rule), List.of(), null));
+  }
+
+  @Test
+  void section_2_7_call_forwarding_unconditional() {
+    bobForwardsToCarol(Situation.ALWAYS);
+    CallId call = scene.call(ALICE, "221");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
+    scene.answer(call, CAROL);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_8_call_forwarding_busy() {
+    bobForwardsToCarol(Situation.BUSY);
+    for (PersonId other : List.of(ZOE, CELIA, BRAM)) { // no more than three calls at once
+      scene.answer(scene.call(other, "221"), BOB);
+    }
+    CallId call = scene.call(ALICE, "221");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
+  }
+
+  @Test
+  void section_2_9_call_forwarding_no_answer() {
+    bobForwardsToCarol(Situation.NO_ANSWER);
+    CallId call = scene.call(ALICE, "221");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Bob ALERTING SILENCE");
+    scene.wait(20);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
+  }
+
+  @Test
+  void section_2_12_find_me() {
+    Duration time = Duration.ofSeconds(10);
+    bobDecides(
+        new CallRules(
+            List.of(),
+            List.of(
+                new CallRules.Ring(List.of(new Party.Employee(BOB)), time),
+                new CallRules.Ring(List.of(new Party.Employee(CAROL)), time)),
+            null));
+    CallId call = scene.call(ALICE, "221");
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Bob ALERTING SILENCE");
+    scene.wait(10);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED RINGING, Carol ALERTING SILENCE");
+    scene.answer(call, CAROL);
+    assertThat(states(call)).isEqualTo("Alice CONNECTED SPEECH, Carol CONNECTED SPEECH");
+  }
+
+  @Test
+  void section_2_13_incoming_call_screening() {
+    bobDecides(
+        CallRules.NONE, new Block(1, BOB, Block.Kind.NUMBER, DOV.e164(), Block.Answer.REFUSED, ""));
+    CallId screened = scene.arrive(DOV, "+441914980221");
+    assertThat(scene.state(screened).failure().cause()).isEqualTo(Cause.BLOCKED);
+    assertThat(scene.state(screened).of(BOB)).isNull();
+    CallId other = scene.arrive(MARISOL, "+441914980221");
+    assertThat(scene.state(other).of(BOB).state()).isEqualTo(ConnectionState.ALERTING);
+  }
+
+  /** What must not be called is refused before anything is set up; a call for help never is. */
+  @Test
+  void section_2_14_outgoing_call_screening() {
+    assertThat(scene.tryCall(ALICE, "0121 49")).isEqualTo(Reason.NOT_CALLABLE);
+    assertThat(scene.exchange.state().calls()).isEmpty();
+    assertThat(scene.tryCall(ALICE, "999")).isNull();
   }
 
   @Test

@@ -108,14 +108,14 @@ class RandomKeysTest {
     List<String> stands =
         desk.exchange().state().inHand(INES).stream()
             .map(desk::state)
-            .map(call -> code(call, call.of(INES)))
+            .map(RandomKeysTest::code)
             .toList();
     assertThat(stands)
         .as("calls stand as they do on the screen")
         .containsAll(
             panel.display().stream()
-                .map(Panel.Line::code)
-                .filter(code -> code.startsWith("CALL_"))
+                .filter(line -> line.code().startsWith("CALL_"))
+                .map(line -> line.code() + " since " + line.since())
                 .map(code -> code.replace("_RINGS_BACK", "_RINGS").replace("_LONG", ""))
                 .toList());
     if (panel.sounds().lifted()) {
@@ -123,12 +123,15 @@ class RandomKeysTest {
     }
   }
 
-  private static String code(Call call, Connection mine) {
-    return switch (Standpoint.of(call, mine)) {
-      case RINGING -> "CALL_RINGS";
-      case TALKING -> call.conference() ? "CALL_CONFERENCE" : "CALL_TALKING";
-      default -> "CALL_" + Standpoint.of(call, mine);
-    };
+  private static String code(Call call) {
+    Standpoint stands = Standpoint.of(call, INES);
+    String code =
+        switch (stands.phase()) {
+          case RINGING -> "RINGS";
+          case TALKING -> call.conference() ? "CONFERENCE" : "TALKING";
+          default -> stands.phase().name();
+        };
+    return "CALL_" + code + " since " + (call.failure() == null ? stands.since() : null);
   }
 
   private static boolean connected(Connection mine) {

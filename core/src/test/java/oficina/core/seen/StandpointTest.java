@@ -6,8 +6,10 @@ import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.SendCommand;
@@ -15,7 +17,6 @@ import oficina.core.exchange.Scene;
 import oficina.core.people.PersonId;
 import oficina.core.seen.Standpoint.Phase;
 import oficina.core.seen.Standpoint.Whole;
-import oficina.core.state.Call;
 import org.junit.jupiter.api.Test;
 
 /** How a call stands for those who are in it. */
@@ -23,8 +24,13 @@ class StandpointTest {
   private final Scene scene = new Scene();
 
   private Phase of(CallId id, PersonId person) {
-    Call call = scene.state(id);
-    return Standpoint.of(call, call.of(person));
+    return Standpoint.of(scene.state(id), person).phase();
+  }
+
+  /** Seconds it has stood so for this person. */
+  private long seconds(CallId id, PersonId person) {
+    return Duration.between(Standpoint.of(scene.state(id), person).since(), scene.now())
+        .toSeconds();
   }
 
   private Whole whole(CallId id) {
@@ -43,6 +49,43 @@ class StandpointTest {
     assertThat(of(call, TOMASZ)).isEqualTo(Phase.HELD);
     assertThat(of(call, BRAM)).isEqualTo(Phase.WAITING);
     assertThat(whole(call)).isEqualTo(Whole.HELD);
+  }
+
+  /** A desk phone once counted from when the call was answered, the screen from the hold on. */
+  @Test
+  void since_when_it_stands_so_for_each_of_them() {
+    CallId call = scene.call(BRAM, "221");
+    scene.wait(5);
+    assertThat(seconds(call, BRAM)).isEqualTo(5);
+    scene.answer(call, TOMASZ);
+    scene.wait(30);
+    scene.run(new CallCommand.Hold(call, TOMASZ));
+    scene.wait(4);
+    assertThat(seconds(call, TOMASZ)).isEqualTo(4);
+    assertThat(seconds(call, BRAM)).isEqualTo(4);
+    scene.run(
+        new SendCommand.PutThrough(call, TOMASZ, scene.office.plan.interpret("222"), null, null));
+    scene.wait(2);
+    assertThat(of(call, TOMASZ)).isEqualTo(Phase.SENT);
+    assertThat(seconds(call, TOMASZ)).isEqualTo(2);
+    assertThat(Standpoint.of(scene.state(call), TOMASZ).other())
+        .isEqualTo(new Party.Employee(BRAM));
+  }
+
+  @Test
+  void whoever_is_handed_over_is_spoken_with_since_then() {
+    CallId call = scene.call(BRAM, "221");
+    scene.answer(call, TOMASZ);
+    CallId announcing = scene.nextId();
+    scene.run(
+        new SendCommand.Announce(
+            call, TOMASZ, announcing, Scene.WINDOW, scene.office.plan.interpret("222"), null));
+    scene.answer(announcing, ZOE);
+    scene.wait(20);
+    scene.run(new SendCommand.HandOver(call, TOMASZ, announcing));
+    scene.wait(3);
+    assertThat(seconds(call, BRAM)).isEqualTo(3);
+    assertThat(seconds(call, ZOE)).isEqualTo(3);
   }
 
   /** A desk phone once showed that it was being dialled. */

@@ -10,6 +10,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import oficina.core.handset.Panel;
+import oficina.server.desk.CallBackView;
+import oficina.server.desk.CallView;
+import oficina.server.desk.LeavingView;
+import oficina.server.desk.LineUseView;
+import oficina.server.desk.OthersCallView;
 import oficina.server.push.NoticeView;
 import oficina.server.push.Push;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -51,7 +56,11 @@ class ApiDescription {
     for (Class<?> type :
         List.of(
             Push.class,
-            Push.MyCalls.class,
+            CallView.class,
+            CallBackView.class,
+            LeavingView.class,
+            OthersCallView.class,
+            LineUseView.class,
             Push.Board.class,
             Push.Service.class,
             Push.Speaking.class,

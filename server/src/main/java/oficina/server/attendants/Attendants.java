@@ -1,6 +1,7 @@
 package oficina.server.attendants;
 
 import java.time.Duration;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import oficina.core.call.Party;
@@ -18,13 +19,14 @@ import oficina.server.machines.MachineSession;
 import oficina.server.machines.SpeakingEnd;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEnd;
+import oficina.server.threads.InTurn;
 import oficina.server.threads.Threads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * Voices that read messages out to whoever calls for them. What they need of the database they do
- * on a thread of their own, one key after the other.
+ * Voices that read messages out to whoever calls for them. What they need of the database each does
+ * one key after the other, and none waits for another one.
  */
 @Component
 class Attendants implements MachineKind {
@@ -33,10 +35,16 @@ class Attendants implements MachineKind {
   /** Each may have a message read from the database: nobody keeps others from hearing theirs. */
   private static final int KEYS_PER_SECOND = 20;
 
+  /** As many can have the database work for them at a time. */
+  private static final int THREADS = 4;
+
+  /** Of keys pressed faster than they can be answered. */
+  private static final int MOST_WAITING = 100;
+
   private final ExchangeLoop loop;
   private final ReadingOut readingOut;
-  private final ExecutorService work =
-      Executors.newSingleThreadExecutor(Threads.named("attendant"));
+  private final ExecutorService threads =
+      Executors.newFixedThreadPool(THREADS, Threads.named("attendants"));
 
   Attendants(ExchangeLoop loop, ReadingOut readingOut) {
     this.loop = loop;
@@ -48,6 +56,7 @@ class Attendants implements MachineKind {
     private final EndId.Machine id;
     private final SpeakingEnd end = new SpeakingEnd();
     private final ReadingOut.Conversation conversation;
+    private final Executor work = new InTurn(threads, MOST_WAITING);
     private final PerSecond fingers = new PerSecond(KEYS_PER_SECOND);
     private int keys;
     private boolean over;

@@ -23,9 +23,10 @@ import oficina.server.greetings.GreetingStore;
 import oficina.server.machines.SpeakingEnd;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
-import oficina.server.push.Pushes;
 import oficina.server.speech.Speaker;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.voicemail.Message;
 import oficina.server.voicemail.MessageMarkStore;
 import oficina.server.voicemail.MessageStore;
@@ -52,7 +53,7 @@ class ReadingOut {
   private final Pins pins;
   private final OfficeData office;
   private final Parties parties;
-  private final Pushes pushes;
+  private final Topics topics;
   private final Speaker speaker;
   private final MovableClock clock;
   private final Properties sentences;
@@ -65,7 +66,7 @@ class ReadingOut {
       Pins pins,
       OfficeData office,
       Parties parties,
-      Pushes pushes,
+      Topics topics,
       Speaker speaker,
       MovableClock clock)
       throws IOException {
@@ -76,7 +77,7 @@ class ReadingOut {
     this.pins = pins;
     this.office = office;
     this.parties = parties;
-    this.pushes = pushes;
+    this.topics = topics;
     this.speaker = speaker;
     this.clock = clock;
     sentences =
@@ -195,7 +196,7 @@ class ReadingOut {
         }
       }
       if (deed == Menu.Deed.HEARD || deed == Menu.Deed.DELETE) {
-        pushes.voicemailChanged(List.of(owner));
+        topics.tell(List.of(owner), Topic.VOICEMAIL);
       }
       return false;
     }

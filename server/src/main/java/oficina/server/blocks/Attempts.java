@@ -12,8 +12,11 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
-import oficina.server.push.Pushes;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.threads.Threads;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,33 +30,40 @@ class Attempts implements ExchangeListener {
   private static final Logger LOG = LoggerFactory.getLogger(Attempts.class);
 
   private final BlockStore store;
-  private final Pushes pushes;
+  private final Topics topics;
   private final ExecutorService work =
       Executors.newSingleThreadExecutor(Threads.named("blocked-calls"));
 
-  Attempts(BlockStore store, Pushes pushes, ExchangeLoop loop) {
+  Attempts(BlockStore store, Topics topics, ExchangeLoop loop) {
     this.store = store;
-    this.pushes = pushes;
+    this.topics = topics;
     loop.listen(this);
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    event.accept(
-        new FewEvents<@Nullable Void>() {
-          @Override
-          public @Nullable Void otherwise(ExchangeEvent other) {
-            return null;
-          }
+  public Turn turn() {
+    return Turn.NOTES;
+  }
 
-          @Override
-          public @Nullable Void of(ReachEvent.Blocked e) {
-            if (after != null) {
-              work.execute(() -> note(e, after));
-            }
-            return null;
-          }
-        });
+  @Override
+  public void happened(Told told) {
+    told.event()
+        .accept(
+            new FewEvents<@Nullable Void>() {
+              @Override
+              public @Nullable Void otherwise(ExchangeEvent other) {
+                return null;
+              }
+
+              @Override
+              public @Nullable Void of(ReachEvent.Blocked e) {
+                Call call = told.after();
+                if (call != null) {
+                  work.execute(() -> note(e, call));
+                }
+                return null;
+              }
+            });
   }
 
   private void note(ReachEvent.Blocked e, Call call) {
@@ -74,7 +84,7 @@ class Attempts implements ExchangeListener {
               number,
               called.employee() == null && called.group() == null ? "" : Owner.key(called),
               e.at()));
-      pushes.rulesChanged();
+      topics.tellAll(Topic.RULES);
     } catch (DataAccessException | TransactionException lost) {
       LOG.warn("That a blocked caller tried is not noted: {}", lost.getMessage());
     }

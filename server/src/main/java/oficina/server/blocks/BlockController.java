@@ -20,8 +20,9 @@ import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.uploads.Uploads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -50,7 +51,7 @@ class BlockController {
   private final OfficeData office;
   private final Parties parties;
   private final Contacts contacts;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
 
   BlockController(
@@ -61,7 +62,7 @@ class BlockController {
       OfficeData office,
       Parties parties,
       Contacts contacts,
-      Pushes pushes,
+      Topics topics,
       MovableClock clock) {
     this.store = store;
     this.reading = reading;
@@ -70,7 +71,7 @@ class BlockController {
     this.office = office;
     this.parties = parties;
     this.contacts = contacts;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
   }
 
@@ -238,7 +239,7 @@ class BlockController {
 
   private void change(Runnable write) {
     office.change(write);
-    pushes.rulesChanged();
+    topics.tellAll(Topic.RULES);
   }
 
   private static @Nullable PersonId owner(Employee me, boolean ofOffice) {

@@ -5,16 +5,22 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.Locale;
 import java.util.UUID;
+import java.util.stream.Stream;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.commands.CallCommand;
+import oficina.core.commands.Command;
 import oficina.core.commands.SendCommand;
+import oficina.core.exchange.Asked;
+import oficina.core.exchange.Offers.Service;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
+import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,6 +37,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/calls")
 class CallController {
   static final String DEVICE = "[A-Za-z0-9-]{1,40}";
+  private static final String SERVICE = "[a-z-]+";
 
   private final Commands commands;
   private final OfficeData office;
@@ -64,6 +71,14 @@ class CallController {
    */
   record Answering(@NotNull @Pattern(regexp = DEVICE) String device) {}
 
+  /**
+   * @param device the window or telephone on which one wants to speak, for a service that connects
+   * @param other the other of two calls in hand, for a service that concerns both
+   */
+  record Serving(
+      @NotNull @Pattern(regexp = DEVICE) String device,
+      @Schema(nullable = true) @Nullable @Size(max = 40) String other) {}
+
   record Keys(@NotNull @Size(max = 32) String digits) {}
 
   /** Place a call. */
@@ -83,50 +98,38 @@ class CallController {
     return new Placed(id.value());
   }
 
-  /** Answer a ringing call. Another one that is active is put on hold. */
-  @PostMapping("/{id}/answer")
+  /**
+   * Ask for one of the services that a call offers and that want no further choice.
+   *
+   * @param service as offered, in small letters with hyphens: {@code answer}, {@code hand-over}
+   */
+  @PostMapping("/{id}/{service:" + SERVICE + "}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void answer(
+  void serve(
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
-      @Valid @RequestBody Answering answering) {
-    commands.carryOut(
-        new CallCommand.Answer(new CallId(id), me.id(), new DeviceId(answering.device())));
+      @PathVariable String service,
+      @Valid @RequestBody Serving serving) {
+    Command command =
+        new Asked(
+                service(service),
+                new CallId(id),
+                serving.other() == null ? null : new CallId(serving.other()),
+                me.id(),
+                new DeviceId(serving.device()))
+            .command(new CallId(UUID.randomUUID().toString()));
+    if (command == null) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NOT_FOUND");
+    }
+    commands.carryOut(command);
   }
 
-  /** Refuse a ringing call. */
-  @PostMapping("/{id}/decline")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void decline(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new CallCommand.Decline(new CallId(id), me.id()));
-  }
-
-  /** Stop the noise of a ringing call; it goes on ringing unheard. */
-  @PostMapping("/{id}/silence")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void silence(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new CallCommand.Silence(new CallId(id), me.id()));
-  }
-
-  /** Hang up. */
-  @PostMapping("/{id}/clear")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void clear(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new CallCommand.Clear(new CallId(id), me.id()));
-  }
-
-  /** Put the other party on hold. */
-  @PostMapping("/{id}/hold")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void hold(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new CallCommand.Hold(new CallId(id), me.id()));
-  }
-
-  /** Speak again with a party on hold. Another active call is put on hold. */
-  @PostMapping("/{id}/retrieve")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void retrieve(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new CallCommand.Retrieve(new CallId(id), me.id()));
+  private static Service service(String path) {
+    String name = path.replace('-', '_').toUpperCase(Locale.ROOT);
+    return Stream.of(Service.values())
+        .filter(each -> each.name().equals(name))
+        .findFirst()
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NOT_FOUND"));
   }
 
   /** Send keys to the outside party. */
@@ -139,8 +142,6 @@ class CallController {
     commands.carryOut(new CallCommand.SendDigits(new CallId(id), me.id(), keys.digits()));
   }
 
-  record Muting(boolean on) {}
-
   /**
    * @param person whose ringing call to take; absent for the longest ringing one of one's pickup
    *     group
@@ -148,14 +149,6 @@ class CallController {
   record Taking(
       @Schema(nullable = true) @Nullable Long person,
       @NotNull @Pattern(regexp = DEVICE) String device) {}
-
-  /** Be heard by nobody, or be heard again. */
-  @PostMapping("/{id}/mute")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void mute(
-      @AuthenticationPrincipal Employee me, @PathVariable String id, @RequestBody Muting muting) {
-    commands.carryOut(new CallCommand.Mute(new CallId(id), me.id(), muting.on()));
-  }
 
   /** Take a call that rings at a colleague, or the one ringing longest in one's pickup group. */
   @PostMapping("/pick-up")
@@ -177,30 +170,6 @@ class CallController {
       @Valid @RequestBody Answering answering) {
     commands.carryOut(
         new CallCommand.TakeOver(new CallId(id), me.id(), new DeviceId(answering.device())));
-  }
-
-  /** Go on with the call on another of one's own devices. */
-  @PostMapping("/{id}/move-here")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void moveHere(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody Answering answering) {
-    commands.carryOut(
-        new CallCommand.MoveHere(new CallId(id), me.id(), new DeviceId(answering.device())));
-  }
-
-  /**
-   * After a call that failed: be connected as soon as the colleague is free.
-   *
-   * @return identity of the wish
-   */
-  @PostMapping("/{id}/call-back")
-  @ResponseStatus(HttpStatus.CREATED)
-  Placed callBack(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    CallId request = new CallId(UUID.randomUUID().toString());
-    commands.carryOut(new SendCommand.RequestCallBack(new CallId(id), me.id(), request));
-    return new Placed(request.value());
   }
 
   /** Wait for that colleague no longer. */

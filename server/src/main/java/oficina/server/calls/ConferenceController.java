@@ -26,16 +26,7 @@ class ConferenceController {
     this.commands = commands;
   }
 
-  /** Bring the other parties of two calls in hand together and stay. */
-  @PostMapping("/join")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void join(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody SendingController.OtherCall with) {
-    commands.carryOut(
-        new ConferenceCommand.Join(new CallId(id), me.id(), new CallId(with.other())));
-  }
+  record Muting(boolean on) {}
 
   /** Have a member heard by nobody, or heard again. */
   @PostMapping("/members/{leg}/mute")
@@ -44,7 +35,7 @@ class ConferenceController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @PathVariable int leg,
-      @RequestBody CallController.Muting muting) {
+      @RequestBody Muting muting) {
     commands.carryOut(new ConferenceCommand.MuteMember(new CallId(id), me.id(), leg, muting.on()));
   }
 
@@ -68,12 +59,5 @@ class ConferenceController {
         new ConferenceCommand.TakeAside(
             new CallId(id), me.id(), leg, aside, new DeviceId(answering.device())));
     return new CallController.Placed(aside.value());
-  }
-
-  /** End the conference for everybody. */
-  @PostMapping("/end-for-all")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void endForAll(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new ConferenceCommand.EndForAll(new CallId(id), me.id()));
   }
 }

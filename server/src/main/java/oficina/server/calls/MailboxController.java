@@ -24,16 +24,6 @@ class MailboxController {
     this.commands = commands;
   }
 
-  /**
-   * Have a mailbox take a message: one's own, of a call that rings here; of whom one called in
-   * vain; or for the caller one has announced, of whoever they wanted.
-   */
-  @PostMapping("/to-mailbox")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void toMailbox(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new SendCommand.ToMailbox(new CallId(id), me.id()));
-  }
-
   /** Speak with somebody who is leaving a message for oneself or a group of one's own. */
   @PostMapping("/take-from-mailbox")
   @ResponseStatus(HttpStatus.NO_CONTENT)

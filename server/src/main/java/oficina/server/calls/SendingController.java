@@ -61,9 +61,6 @@ class SendingController {
       @NotNull @Pattern(regexp = CallController.DEVICE) String device,
       @Schema(nullable = true) @Nullable CallerIdChoice callerId) {}
 
-  /** Another call in hand. */
-  record OtherCall(@NotNull @Size(max = 40) String other) {}
-
   /** Send the other party on without speaking to the target first. */
   @PostMapping("/put-through")
   @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -87,17 +84,6 @@ class SendingController {
         new SendCommand.Deflect(new CallId(id), me.id(), dialled(target), target.callerId()));
   }
 
-  /** Take back a call that was sent on, as long as nobody has answered it. */
-  @PostMapping("/pull-back")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void pullBack(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody CallController.Answering answering) {
-    commands.carryOut(
-        new SendCommand.PullBack(new CallId(id), me.id(), new DeviceId(answering.device())));
-  }
-
   /** Hold the call or conference and place another call to announce it, or to add somebody. */
   @PostMapping("/announce")
   @ResponseStatus(HttpStatus.CREATED)
@@ -115,23 +101,6 @@ class SendingController {
             dialled(announcing.to()),
             announcing.callerId()));
     return new CallController.Placed(announcement.value());
-  }
-
-  /** Connect the other parties of two calls in hand and leave both. */
-  @PostMapping("/hand-over")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void handOver(
-      @AuthenticationPrincipal Employee me,
-      @PathVariable String id,
-      @Valid @RequestBody OtherCall with) {
-    commands.carryOut(new SendCommand.HandOver(new CallId(id), me.id(), new CallId(with.other())));
-  }
-
-  /** End the announcing call and go back to the one it announces. */
-  @PostMapping("/reconnect")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void reconnect(@AuthenticationPrincipal Employee me, @PathVariable String id) {
-    commands.carryOut(new SendCommand.Reconnect(new CallId(id), me.id()));
   }
 
   private Dialled dialled(Target target) {

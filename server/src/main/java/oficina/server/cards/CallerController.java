@@ -7,7 +7,8 @@ import oficina.server.contacts.ChosenStore;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.passwords.Employee;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,15 +24,15 @@ class CallerController {
   private final ChosenStore chosen;
   private final OwnCalls calls;
   private final ExchangeLoop loop;
-  private final Pushes pushes;
+  private final Topics topics;
 
   CallerController(
-      Contacts contacts, ChosenStore chosen, OwnCalls calls, ExchangeLoop loop, Pushes pushes) {
+      Contacts contacts, ChosenStore chosen, OwnCalls calls, ExchangeLoop loop, Topics topics) {
     this.calls = calls;
     this.contacts = contacts;
     this.chosen = chosen;
     this.loop = loop;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   record WhoItIs(long contact) {}
@@ -47,6 +48,6 @@ class CallerController {
     calls.party(me.id(), own);
     chosen.choose(own, me.id(), contacts.wanted(who.contact(), me.id()).id());
     loop.redraw();
-    pushes.historyChanged(me.id());
+    topics.tell(me.id(), Topic.HISTORY);
   }
 }

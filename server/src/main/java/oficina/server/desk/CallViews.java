@@ -1,6 +1,5 @@
 package oficina.server.desk;
 
-import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
@@ -14,7 +13,6 @@ import oficina.core.history.Part.Direction;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
 import oficina.core.seen.Standpoint;
-import oficina.core.seen.Standpoint.Phase;
 import oficina.core.services.ActedFor;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -26,7 +24,6 @@ import oficina.core.state.Tape;
 import oficina.server.history.SegmentView;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
-import oficina.server.people.PartyView;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -59,12 +56,13 @@ class CallViews {
       CallRecord record,
       Offers offers) {
     Connection own = call.of(person);
+    Standpoint stands = Standpoint.of(call, person);
     boolean placed = own.party().equals(call.caller());
     CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
     return new CallView(
         call.id().value(),
         placed ? Direction.PLACED : Direction.RECEIVED,
-        other(call, own),
+        parties.view(stands.other(), person, call.id()),
         new CallView.Arrival(
             parties.groupLine(own.line()),
             own.sentBy() == null ? null : parties.name(new Party.Employee(own.sentBy())),
@@ -74,9 +72,9 @@ class CallViews {
             returned(call, own),
             call.ringsBackAt(own)),
         new CallView.Stand(
-            Standpoint.of(call, own),
+            stands.phase(),
             call.began(),
-            since(own, record),
+            stands.since(),
             heldBefore(record, person),
             call.failure() == null ? null : call.failure().cause(),
             call.parked() == null || own.rings() ? null : call.parked().slot(),
@@ -101,32 +99,32 @@ class CallViews {
   }
 
   /** A call of a colleague that concerns this person by delegation. */
-  OthersCallView othersView(
-      ActedFor acted, Call call, PersonId person, CallRecord record, boolean mine) {
+  OthersCallView othersView(ActedFor acted, Call call, PersonId person, boolean mine) {
     Connection theirs = call.of(acted.holder());
+    Standpoint stands = Standpoint.of(call, acted.holder());
     return new OthersCallView(
         call.id().value(),
         parties.view(theirs.party(), person),
         mine,
-        parties.view(call.otherFor(acted.holder()), person, call.id()),
-        Standpoint.of(call, theirs),
-        since(theirs, record),
+        parties.view(stands.other(), person, call.id()),
+        stands.phase(),
+        stands.since(),
         acted.service());
   }
 
   /** A call this person has sent on: no longer theirs, but they can still take it back. */
   CallView sentView(Call call, PersonId person, CallRecord record, Offers offers) {
-    List<Segment> course = record.lastOfCourse(1);
+    Standpoint stands = Standpoint.of(call, person);
     return new CallView(
         call.id().value(),
         Direction.RECEIVED,
-        parties.view(call.otherFor(person), person, call.id()),
+        parties.view(stands.other(), person, call.id()),
         new CallView.Arrival(
             parties.name(call.sent().to(), person), null, null, null, null, null, false),
         new CallView.Stand(
-            Phase.SENT,
+            stands.phase(),
             call.began(),
-            course.get(0).from(),
+            stands.since(),
             0,
             null,
             null,
@@ -221,16 +219,6 @@ class CallViews {
 
   private static Listening.Sound hears(Call call, @Nullable Connection listener) {
     return listener == null ? Listening.Sound.SILENCE : Listening.of(call, listener).sound();
-  }
-
-  private PartyView other(Call call, Connection own) {
-    PersonId viewer = own.party().employee();
-    return parties.view(call.otherFor(viewer), viewer, call.id());
-  }
-
-  private static Instant since(Connection own, CallRecord record) {
-    List<Segment> last = record.lastOfCourse(1);
-    return own.rings() || last.isEmpty() ? own.since() : last.get(0).from();
   }
 
   /** The present hold is left out: the page adds it as it goes on. */

@@ -1,8 +1,13 @@
 package oficina.server.desk;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
 import oficina.core.people.PersonId;
 import oficina.server.people.PersonView;
+import oficina.server.topics.Topic;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How one person's desk looks.
@@ -21,4 +26,23 @@ public record DeskView(
     List<LeavingView> leaving,
     List<OthersCallView> others,
     List<LineUseView> lines,
-    PersonView board) {}
+    PersonView board) {
+
+  /** Of what its person is to be told, as it was shown differently before. */
+  public Set<Topic> differsIn(@Nullable DeskView before) {
+    Set<Topic> topics = EnumSet.noneOf(Topic.class);
+    add(topics, Topic.CALLS, before, DeskView::calls);
+    add(topics, Topic.CALL_BACKS, before, DeskView::callBacks);
+    add(topics, Topic.LEAVING, before, DeskView::leaving);
+    add(topics, Topic.OTHERS_CALLS, before, DeskView::others);
+    add(topics, Topic.LINES, before, DeskView::lines);
+    return topics;
+  }
+
+  private void add(
+      Set<Topic> topics, Topic topic, @Nullable DeskView before, Function<DeskView, List<?>> part) {
+    if (before == null || !part.apply(before).equals(part.apply(this))) {
+      topics.add(topic);
+    }
+  }
+}

@@ -2,7 +2,10 @@ package oficina.server.desk;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.decision.Permissions;
@@ -40,21 +43,37 @@ public class DeskViews {
   private final Parties parties;
   private final CallViews calls;
 
+  /** Everybody's own calls as they were drawn last. */
+  private final Map<PersonId, List<CallView>> last = new HashMap<>();
+
   DeskViews(OfficeData office, Parties parties, CallViews calls) {
     this.office = office;
     this.parties = parties;
     this.calls = calls;
   }
 
-  /** How the desks of these people look; whoever is not of the office has none. */
-  public List<DeskView> of(Collection<PersonId> people, Exchange exchange, CallRecords records) {
+  /**
+   * How the desks of these people look; whoever is not of the office has none.
+   *
+   * @param concerned those whose own calls may look otherwise; those of all others are as they were
+   */
+  public List<DeskView> of(
+      Collection<PersonId> people,
+      Predicate<PersonId> concerned,
+      Exchange exchange,
+      CallRecords records) {
     List<DeskView> desks = new ArrayList<>(people.size());
     for (PersonId id : people) {
+      Person person = office.directory().person(id).orElse(null);
+      if (person == null) {
+        last.remove(id);
+        continue;
+      }
       try {
-        office
-            .directory()
-            .person(id)
-            .ifPresent(person -> desks.add(desk(person, exchange, records)));
+        if (concerned.test(id) || !last.containsKey(id)) {
+          last.put(id, calls(person, exchange, records));
+        }
+        desks.add(desk(person, last.get(id), exchange));
       } catch (RuntimeException e) {
         LOG.error("The desk of {} could not be drawn up", id, e);
       }
@@ -62,7 +81,8 @@ public class DeskViews {
     return desks;
   }
 
-  private DeskView desk(Person person, Exchange exchange, CallRecords records) {
+  /** What a call offers takes long to work out, and is so only for whoever has to do with it. */
+  private List<CallView> calls(Person person, Exchange exchange, CallRecords records) {
     PersonId id = person.id();
     ExchangeState state = exchange.state();
     List<CallView> all = new ArrayList<>();
@@ -83,18 +103,24 @@ public class DeskViews {
         all.add(calls.sentView(call, id, records.of(each), exchange.offers(call, id)));
       }
     }
+    return List.copyOf(all);
+  }
+
+  private DeskView desk(Person person, List<CallView> own, Exchange exchange) {
+    PersonId id = person.id();
+    ExchangeState state = exchange.state();
     PersonView board = PersonView.of(person, Lamp.of(id, state), office.region());
     return new DeskView(
         id,
-        all,
+        own,
         callBacks(id, state),
         leaving(id, state),
-        others(id, exchange, records),
+        others(id, exchange),
         lines(id, state),
         board);
   }
 
-  private List<OthersCallView> others(PersonId person, Exchange exchange, CallRecords records) {
+  private List<OthersCallView> others(PersonId person, Exchange exchange) {
     Delegations delegations = office.now().delegations();
     return exchange.actedFor(person).stream()
         .map(
@@ -103,7 +129,6 @@ public class DeskViews {
                     each,
                     exchange.state().call(each.call()),
                     person,
-                    records.of(each.call()),
                     !delegations.actsFor(person, each.holder())))
         .toList();
   }

@@ -6,14 +6,12 @@ import java.util.Map;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.commands.OfficeCommand;
-import oficina.core.events.ExchangeEvent;
 import oficina.core.people.PersonId;
-import oficina.core.state.Call;
 import oficina.core.state.Device;
 import oficina.core.state.ExchangeState;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
-import org.jspecify.annotations.Nullable;
+import oficina.server.exchange.Turn;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
@@ -79,8 +77,8 @@ public class Windows implements ExchangeListener {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    // Windows come and go by themselves.
+  public Turn turn() {
+    return Turn.DEVICES;
   }
 
   /** Windows that were there when the server stopped are given time to connect again. */

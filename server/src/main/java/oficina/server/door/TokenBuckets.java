@@ -1,23 +1,22 @@
 package oficina.server.door;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
 import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Token buckets: each key may do so much at once, and after that as much as trickles in. Keys with
- * a full bucket are forgotten, so that made-up ones take no memory for long.
+ * Token buckets: each key may do so much at once, and after that as much as trickles in. Keys whose
+ * bucket is surely full again are forgotten, so that made-up ones take no memory for long.
  */
 public final class TokenBuckets {
-  private static final int MANY = 10_000;
-
   private record Bucket(double tokens, Instant at) {}
 
   private final double capacity;
   private final double perSecond;
-  private final ConcurrentHashMap<String, Bucket> buckets = new ConcurrentHashMap<>();
+  private final ConcurrentMap<String, Bucket> buckets;
 
   /**
    * @param capacity how much a key may do at once
@@ -26,6 +25,8 @@ public final class TokenBuckets {
   public TokenBuckets(double capacity, double perSecond) {
     this.capacity = capacity;
     this.perSecond = perSecond;
+    Duration untilFull = Duration.ofMillis((long) (capacity / perSecond * 1000) + 1);
+    buckets = Caffeine.newBuilder().expireAfterWrite(untilFull).<String, Bucket>build().asMap();
   }
 
   /** How long this key has to wait until it may do one thing more. */
@@ -36,7 +37,6 @@ public final class TokenBuckets {
 
   /** Takes one, also one that is not there. */
   public void spend(String key, Instant now) {
-    forgetFull(now);
     buckets.compute(key, (k, bucket) -> new Bucket(Math.max(0, tokens(bucket, now) - 1), now));
   }
 
@@ -47,7 +47,6 @@ public final class TokenBuckets {
    */
   public Duration take(String key, Instant now) {
     AtomicReference<Duration> wait = new AtomicReference<>(Duration.ZERO);
-    forgetFull(now);
     buckets.compute(
         key,
         (k, bucket) -> {
@@ -65,12 +64,6 @@ public final class TokenBuckets {
   public void giveBack(String key, Instant now) {
     buckets.computeIfPresent(
         key, (k, bucket) -> new Bucket(Math.min(capacity, tokens(bucket, now) + 1), now));
-  }
-
-  private void forgetFull(Instant now) {
-    if (buckets.size() > MANY) {
-      buckets.values().removeIf(bucket -> tokens(bucket, now) >= capacity);
-    }
   }
 
   private Duration untilOne(double there) {

@@ -54,7 +54,7 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
         exchange.office().directory().people().stream().map(Person::id).toList();
     DeskFeed.Changes changes =
         new DeskFeed.Changes(
-            views.of(everybody, exchange, records),
+            views.of(everybody, person -> true, exchange, records),
             views.shelf(exchange.state()),
             List.of(),
             List.of());
@@ -73,7 +73,10 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
             .toList();
     DeskFeed.Changes changes =
         new DeskFeed.Changes(
-            views.of(concerned, exchange, records), views.shelf(state), List.of(), List.of());
+            views.of(concerned, person -> true, exchange, records),
+            views.shelf(state),
+            List.of(),
+            List.of());
     return () -> feed.publish(changes);
   }
 
@@ -104,47 +107,49 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
   private final class Gathered {
     private final List<CallRecords.Entries> history = new ArrayList<>();
     private final List<Notice> notices = new ArrayList<>();
-    private final Set<PersonId> touched = new LinkedHashSet<>();
+
+    /** Whose own calls may look otherwise. */
+    private final Set<PersonId> concerned = new LinkedHashSet<>();
+
+    /** Who may see otherwise what goes on beside their own calls. */
+    private final Set<PersonId> beside = new LinkedHashSet<>();
+
     private boolean shelf;
 
     Told happen(ExchangeEvent event) {
-      Call before = callOf(event);
       guarded(
           "derive notices from", event, () -> notices.addAll(Notices.of(event, exchange.state())));
       touchWishers();
-      exchange.apply(event);
+      Told told = Told.of(event, exchange.state(), () -> exchange.apply(event));
       touchWishers();
-      Call after = callOf(event);
       guarded("record", event, () -> record(event));
-      touch(before);
-      touch(after);
-      touchLines(before, after);
+      for (Told.Touched call : told.calls()) {
+        touch(call.before());
+        touch(call.after());
+        touchLines(call.before(), call.after());
+      }
       if (event.deviceOf() != null) {
-        touched.add(event.deviceOf());
+        concerned.add(event.deviceOf());
       }
       if (event.statusOf() != null) {
-        touched.add(event.statusOf());
+        concerned.add(event.statusOf());
       }
-      return new Told(event, after);
-    }
-
-    private @Nullable Call callOf(ExchangeEvent event) {
-      return event.inCall() == null ? null : exchange.state().call(event.inCall());
+      return told;
     }
 
     private void record(ExchangeEvent event) {
       CallRecords.Entries entries = records.follow(event, exchange.state()::call);
       if (entries != null) {
         history.add(entries);
-        entries.parts().forEach(part -> touched.add(part.person()));
+        entries.parts().forEach(part -> concerned.add(part.person()));
       }
     }
 
     private void touch(@Nullable Call call) {
       if (call != null) {
         for (PersonId person : call.employees()) {
-          touched.add(person);
-          touched.addAll(exchange.office().delegations().counterparts(person));
+          concerned.add(person);
+          beside.addAll(exchange.office().delegations().counterparts(person));
         }
         shelf |= call.parked() != null;
         touchMailbox(call.mailbox());
@@ -157,7 +162,7 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
       Set<AtLine> now = at(after);
       if (!there.equals(now)) {
         there.addAll(now);
-        there.forEach(each -> touched.addAll(exchange.office().people(each.line())));
+        there.forEach(each -> beside.addAll(exchange.office().people(each.line())));
       }
     }
 
@@ -174,13 +179,13 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
     /** Whoever may hear the message that is being left. */
     private void touchMailbox(@Nullable Connection mailbox) {
       if (mailbox != null) {
-        touched.addAll(exchange.office().people(mailbox.party().mailboxOf()));
+        beside.addAll(exchange.office().people(mailbox.party().mailboxOf()));
       }
     }
 
     /** Who waits for a colleague to become free; few at any time. */
     private void touchWishers() {
-      exchange.state().callBacks().stream().map(CallBack::by).forEach(touched::add);
+      exchange.state().callBacks().stream().map(CallBack::by).forEach(concerned::add);
     }
 
     Batch.Derived derived() {
@@ -195,9 +200,11 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
     private Runnable shown() {
       List<Part> parts = history.stream().flatMap(each -> each.parts().stream()).toList();
       parts.stream().map(Notices::of).filter(Objects::nonNull).forEach(notices::add);
+      Set<PersonId> all = new LinkedHashSet<>(concerned);
+      all.addAll(beside);
       DeskFeed.Changes changes =
           new DeskFeed.Changes(
-              views.of(touched, exchange, records),
+              views.of(all, concerned::contains, exchange, records),
               shelf ? views.shelf(exchange.state()) : null,
               notices,
               parts);

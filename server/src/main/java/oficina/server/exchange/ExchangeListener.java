@@ -2,9 +2,7 @@ package oficina.server.exchange;
 
 import oficina.core.call.CallId;
 import oficina.core.events.ExchangeEvent;
-import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Told of every event on the exchange's own thread, in order, once it is durable or the database is
@@ -18,10 +16,10 @@ public interface ExchangeListener {
    */
   default void applied(ExchangeEvent event) {}
 
-  /**
-   * @param after the call as it was after the event; null when the event ended it or concerns none
-   */
-  void happened(ExchangeEvent event, @Nullable Call after);
+  /** When it is told, among all who are. */
+  Turn turn();
+
+  default void happened(Told told) {}
 
   /**
    * Keys were pressed in a call in which a voice of the office takes them. They are in no event:

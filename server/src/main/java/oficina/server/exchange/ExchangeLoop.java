@@ -100,9 +100,10 @@ public class ExchangeLoop implements SmartLifecycle {
     writer.add(Batch.onlyShown(deriving.everything()));
   }
 
-  /** Must be called before the loop starts. */
+  /** Must be called before the loop starts. Who is told when, {@link Turn} says. */
   public void listen(ExchangeListener listener) {
     listeners.add(listener);
+    listeners.sort(Comparator.comparing(ExchangeListener::turn));
   }
 
   /**
@@ -352,13 +353,8 @@ public class ExchangeLoop implements SmartLifecycle {
     listeners.forEach(each -> Deriving.guarded("follow", event, () -> each.applied(event)));
   }
 
-  private void tell(Told happened) {
-    listeners.forEach(
-        listener ->
-            Deriving.guarded(
-                "tell of",
-                happened.event(),
-                () -> listener.happened(happened.event(), happened.after())));
+  private void tell(Told told) {
+    listeners.forEach(each -> Deriving.guarded("tell of", told.event(), () -> each.happened(told)));
   }
 
   @Override

@@ -15,13 +15,13 @@ import oficina.core.people.PersonId;
 import oficina.server.cards.ContactViews;
 import oficina.server.cards.ContactViews.ContactRow;
 import oficina.server.contacts.Contacts;
+import oficina.server.desk.Desks;
 import oficina.server.desk.SlotView;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.people.PersonView;
-import oficina.server.push.Pushes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,7 +34,7 @@ class FindController {
   private static final int MOST = 8;
 
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Desks desks;
   private final Parties parties;
   private final Contacts contacts;
   private final ContactViews cards;
@@ -42,13 +42,13 @@ class FindController {
 
   FindController(
       OfficeData office,
-      Pushes pushes,
+      Desks desks,
       Parties parties,
       Contacts contacts,
       ContactViews cards,
       Familiars familiars) {
     this.office = office;
-    this.pushes = pushes;
+    this.desks = desks;
     this.parties = parties;
     this.contacts = contacts;
     this.cards = cards;
@@ -104,7 +104,7 @@ class FindController {
     return new Found(
         known(wanted, extension, me.id()),
         group(extension == null ? wanted : extension, me.id()),
-        pushes.slot(wanted.strip(), me.id()),
+        desks.slot(wanted.strip(), me.id()),
         dials(text, dialled, me.id()));
   }
 
@@ -125,7 +125,7 @@ class FindController {
   private Known known(Match match) {
     return match.person() == null
         ? new Known(null, cards.row(match.contact(), match.numbers()))
-        : new Known(pushes.person(match.person().id()), null);
+        : new Known(desks.person(match.person().id()), null);
   }
 
   private @Nullable PartyView group(String text, PersonId me) {

@@ -11,9 +11,10 @@ import oficina.core.history.ToReturn;
 import oficina.core.people.PersonId;
 import oficina.server.followup.FollowUpStore.FollowUp;
 import oficina.server.people.Parties;
-import oficina.server.push.Pushes;
 import oficina.server.threads.Threads;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -30,15 +31,15 @@ class DueFollowUps {
 
   private final FollowUpStore followUps;
   private final Parties parties;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
   private final ScheduledExecutorService work =
       Executors.newSingleThreadScheduledExecutor(Threads.named("follow-ups"));
 
-  DueFollowUps(FollowUpStore followUps, Parties parties, Pushes pushes, MovableClock clock) {
+  DueFollowUps(FollowUpStore followUps, Parties parties, Topics topics, MovableClock clock) {
     this.followUps = followUps;
     this.parties = parties;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
     work.scheduleWithFixedDelay(this::look, LOOKS_EVERY_S, LOOKS_EVERY_S, TimeUnit.SECONDS);
     clock.onMove(() -> work.execute(this::look));
@@ -50,7 +51,7 @@ class DueFollowUps {
    * @param people who is to see it
    */
   void changed(Collection<PersonId> people) {
-    pushes.followUpsChanged(people);
+    topics.tell(people, Topic.FOLLOW_UPS);
     work.execute(this::look);
   }
 
@@ -59,8 +60,8 @@ class DueFollowUps {
       for (FollowUp due : followUps.takeDue(clock.instant())) {
         String name =
             due.other() == null ? "" : parties.name(ToReturn.partyOf(due.other()), due.assignee());
-        pushes.notice(due.assignee(), "FOLLOW_UP_DUE", Map.of("what", due.what(), "name", name));
-        pushes.followUpsChanged(List.of(due.assignee()));
+        topics.notice(due.assignee(), "FOLLOW_UP_DUE", Map.of("what", due.what(), "name", name));
+        topics.tell(List.of(due.assignee()), Topic.FOLLOW_UPS);
       }
     } catch (DataAccessException | TransactionException e) {
       LOG.warn("What is due is not told now: {}", e.getMessage());

@@ -13,8 +13,9 @@ import oficina.server.calls.OwnCalls;
 import oficina.server.followup.NoteStore.Note;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -40,7 +41,7 @@ class NoteController {
   private final PhraseStore phrases;
   private final OwnCalls calls;
   private final OutcomeStore outcomes;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
   private final Object[] locks = Stream.generate(Object::new).limit(LOCKS).toArray();
 
@@ -49,13 +50,13 @@ class NoteController {
       PhraseStore phrases,
       OwnCalls calls,
       OutcomeStore outcomes,
-      Pushes pushes,
+      Topics topics,
       MovableClock clock) {
     this.notes = notes;
     this.phrases = phrases;
     this.calls = calls;
     this.outcomes = outcomes;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
   }
 
@@ -103,7 +104,7 @@ class NoteController {
       }
       write(before, kept, before.outcome());
     }
-    pushes.noteChanged(me.id());
+    topics.tell(me.id(), Topic.NOTES);
     return new CallNote(kept.title(), kept.text());
   }
 
@@ -144,7 +145,7 @@ class NoteController {
       Note before = before(me, call);
       write(before, new NoteText(before.title(), before.text()), chosen.outcome());
     }
-    pushes.historyChanged(me.id());
+    topics.tell(me.id(), Topic.HISTORY);
   }
 
   private Note before(Employee me, String call) {

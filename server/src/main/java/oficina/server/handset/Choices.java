@@ -6,7 +6,8 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -16,13 +17,13 @@ import org.springframework.stereotype.Component;
 class Choices {
   private final ChoiceStore store;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
   private final Map<PersonId, Choice> choices;
 
-  Choices(ChoiceStore store, OfficeData office, Pushes pushes) {
+  Choices(ChoiceStore store, OfficeData office, Topics topics) {
     this.store = store;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
     choices = new ConcurrentHashMap<>(store.all());
   }
 
@@ -46,7 +47,7 @@ class Choices {
           store.keep(person, choice, outside);
           choices.put(person, choice);
         });
-    pushes.devicesChanged(person);
+    topics.tell(person, Topic.DEVICES);
   }
 
   private @Nullable PhoneNumber number(@Nullable String typed) {

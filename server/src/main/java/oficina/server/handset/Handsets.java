@@ -16,23 +16,24 @@ import oficina.core.commands.Command;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Decision;
 import oficina.core.decision.Refusal;
-import oficina.core.events.ExchangeEvent;
 import oficina.core.handset.Effect;
 import oficina.core.handset.Key;
 import oficina.core.handset.Wish;
 import oficina.core.people.PersonId;
-import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.Device;
 import oficina.core.state.ExchangeState;
 import oficina.server.contacts.Contacts;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
-import oficina.server.push.Pushes;
 import oficina.server.softphone.Softphones;
 import oficina.server.sound.SoundEngine;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -59,10 +60,9 @@ public class Handsets implements ExchangeListener {
   private final Sounding sounding;
   private final Lookups lookups;
   private final Loans loans;
-  private final Pushes pushes;
+  private final Topics topics;
   private final Plugged.Around around;
   private final Map<PersonId, Plugged> plugged = new LinkedHashMap<>();
-  private final Concerns concerns = new Concerns();
   private final Set<Plugged> changed = new HashSet<>();
   private Wishes wishes = (from, wish) -> {};
 
@@ -77,18 +77,23 @@ public class Handsets implements ExchangeListener {
       Choices choices,
       Parties parties,
       Contacts contacts,
-      Pushes pushes) {
+      Topics topics) {
     this.loop = loop;
     this.office = office;
     this.softphones = softphones;
     sounding = new Sounding(engine);
     this.lookups = lookups;
     this.loans = loans;
-    this.pushes = pushes;
+    this.topics = topics;
     around = new Plugged.Around(loop.exchange(), parties, contacts, keys, choices);
     loop.listen(this);
     office.onChange((before, after) -> loop.post(this::officeChanged));
-    pushes.onVoicemail(people -> loop.post(() -> messagesChanged(people)));
+    topics.follow(
+        (people, topic) -> {
+          if (topic == Topic.VOICEMAIL) {
+            loop.post(() -> messagesChanged(people));
+          }
+        });
   }
 
   /** Has somebody carry out what is not asked of the exchange. */
@@ -342,11 +347,16 @@ public class Handsets implements ExchangeListener {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    if (event.deviceOf() != null) {
-      pushes.devicesChanged(event.deviceOf());
+  public Turn turn() {
+    return Turn.DEVICES;
+  }
+
+  @Override
+  public void happened(Told told) {
+    if (told.event().deviceOf() != null) {
+      topics.tell(told.event().deviceOf(), Topic.DEVICES);
     }
-    Concerns.Concerned concerned = concerns.by(event, after);
+    Concerned concerned = Concerned.by(told);
     showSoon(each -> each.concernedBy(concerned));
   }
 

@@ -2,6 +2,7 @@ package oficina.server.handset;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Permissions;
@@ -18,8 +19,9 @@ import oficina.server.exchange.ExchangeLoop;
 import oficina.server.handset.PhoneStore.Loan;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.rules.RulesKeeping;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
@@ -42,7 +44,7 @@ class Lending {
   private final OfficeData office;
   private final ExchangeLoop loop;
   private final Commands commands;
-  private final Pushes pushes;
+  private final Topics topics;
 
   Lending(
       Handsets handsets,
@@ -54,7 +56,7 @@ class Lending {
       OfficeData office,
       ExchangeLoop loop,
       Commands commands,
-      Pushes pushes) {
+      Topics topics) {
     this.handsets = handsets;
     this.loans = loans;
     this.keys = keys;
@@ -64,7 +66,7 @@ class Lending {
     this.office = office;
     this.loop = loop;
     this.commands = commands;
-    this.pushes = pushes;
+    this.topics = topics;
     handsets.onWish(
         (from, wish) -> {
           Granting granting = new Granting(from);
@@ -160,7 +162,7 @@ class Lending {
     passOn(owner, holder, loan.to());
     loans.lend(owner, loan);
     changed(owner, holder, loan.to());
-    pushes.notice(owner, "PHONE_LENT", Map.of("name", office.now().nameOf(loan.to())));
+    topics.notice(owner, "PHONE_LENT", Map.of("name", office.now().nameOf(loan.to())));
   }
 
   private void mayBeLent(PersonId owner, PersonId holder, PersonId to) {
@@ -201,7 +203,7 @@ class Lending {
             handsets.changesHands(there);
           }
         });
-    pushes.devicesChanged(owner, from, to);
+    topics.tell(List.of(owner, from, to), Topic.DEVICES);
   }
 
   /**

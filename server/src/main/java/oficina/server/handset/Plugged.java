@@ -96,7 +96,7 @@ final class Plugged implements Surroundings {
   }
 
   /** Whether it shows anything of these people, or of slots. Asked with every event. */
-  boolean concernedBy(Concerns.Concerned by) {
+  boolean concernedBy(Concerned by) {
     return (by.slots() && watchesSlots) || !Collections.disjoint(watches, by.people());
   }
 

@@ -20,6 +20,8 @@ import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -50,7 +52,7 @@ class HistoryController {
   private final HistoryStore history;
   private final HistoryPageStore pages;
   private final HistoryFile file;
-  private final HistoryFeed changed;
+  private final Topics topics;
   private final Parties parties;
   private final NarrowedDown narrowing;
   private final WrittenStore written;
@@ -60,7 +62,7 @@ class HistoryController {
       HistoryStore history,
       HistoryPageStore pages,
       HistoryFile file,
-      HistoryFeed changed,
+      Topics topics,
       Parties parties,
       NarrowedDown narrowing,
       WrittenStore written,
@@ -68,7 +70,7 @@ class HistoryController {
     this.history = history;
     this.pages = pages;
     this.file = file;
-    this.changed = changed;
+    this.topics = topics;
     this.parties = parties;
     this.narrowing = narrowing;
     this.written = written;
@@ -223,7 +225,7 @@ class HistoryController {
 
   private void remove(Employee me, Chosen chosen, @Nullable Instant at) {
     history.remove(me.id(), chosen.ids(), at, clock.instant().minus(KEPT_AFTER_REMOVAL));
-    changed.historyChanged(me.id());
+    topics.tell(me.id(), Topic.HISTORY);
   }
 
   /** A line on which calls come in. */

@@ -19,6 +19,8 @@ import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
 import oficina.server.returning.ToReturnStore;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -43,19 +45,19 @@ class ToCallBackController {
   private final ToReturnStore toReturn;
   private final OfficeData office;
   private final Parties parties;
-  private final HistoryFeed changed;
+  private final Topics topics;
   private final MovableClock clock;
 
   ToCallBackController(
       ToReturnStore toReturn,
       OfficeData office,
       Parties parties,
-      HistoryFeed changed,
+      Topics topics,
       MovableClock clock) {
     this.toReturn = toReturn;
     this.office = office;
     this.parties = parties;
-    this.changed = changed;
+    this.topics = topics;
     this.clock = clock;
   }
 
@@ -123,7 +125,7 @@ class ToCallBackController {
           Owner.key(person));
     }
     toReturn.takeOn(body.caller(), person, body.note().strip(), clock.instant());
-    changed.toReturnChanged();
+    topics.tellAll(Topic.TO_RETURN);
   }
 
   /** Say that one is not on it any more. */
@@ -131,7 +133,7 @@ class ToCallBackController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void leave(@AuthenticationPrincipal Employee me, @PathVariable String caller) {
     toReturn.leave(caller, me.id());
-    changed.toReturnChanged();
+    topics.tellAll(Topic.TO_RETURN);
   }
 
   private void checkListed(Employee me, String caller) {

@@ -14,8 +14,9 @@ import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,16 +33,16 @@ import org.springframework.web.bind.annotation.RestController;
 class LineController {
   private final OfficeData office;
   private final OfficeStore store;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
   private final Parties parties;
 
   LineController(
-      OfficeData office, OfficeStore store, Pushes pushes, MovableClock clock, Parties parties) {
+      OfficeData office, OfficeStore store, Topics topics, MovableClock clock, Parties parties) {
     this.parties = parties;
     this.office = office;
     this.store = store;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
   }
 
@@ -110,6 +111,6 @@ class LineController {
       throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_LINE", Map.of());
     }
     office.change(() -> store.takesPart(line, me.id(), part.takesPart()));
-    pushes.rulesChanged();
+    topics.tellAll(Topic.RULES);
   }
 }

@@ -15,6 +15,8 @@ import oficina.core.state.ConnectionState;
 import oficina.core.state.ExchangeState;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEngine;
 import org.jspecify.annotations.Nullable;
@@ -36,17 +38,21 @@ class Machines implements ExchangeListener {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    CallId id = event.inCall();
-    if (id == null) {
-      return;
-    }
+  public Turn turn() {
+    return Turn.VOICES;
+  }
+
+  @Override
+  public void happened(Told told) {
+    Call after = told.after();
     if (after != null) {
-      of(id).values().forEach(session -> session.happened(event, after));
+      of(after.id()).values().forEach(session -> session.happened(told.event(), after));
     }
-    leave(id, after);
-    if (after != null) {
-      join(after, event);
+    for (Told.Touched call : told.calls()) {
+      leave(call.id(), call.after());
+      if (call.after() != null) {
+        join(call.after(), told.event());
+      }
     }
   }
 

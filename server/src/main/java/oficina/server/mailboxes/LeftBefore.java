@@ -9,7 +9,8 @@ import oficina.core.people.PersonId;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.Transcripts;
 import oficina.server.office.OfficeData;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.voicemail.Label;
 import oficina.server.voicemail.MessageFilingStore;
 import oficina.server.voicemail.MessageMarkStore;
@@ -23,19 +24,19 @@ public class LeftBefore {
   private final MessageMarkStore marks;
   private final Transcripts transcripts;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
 
   LeftBefore(
       MessageFilingStore messages,
       MessageMarkStore marks,
       Transcripts transcripts,
       OfficeData office,
-      Pushes pushes) {
+      Topics topics) {
     this.messages = messages;
     this.marks = marks;
     this.transcripts = transcripts;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   /**
@@ -52,7 +53,7 @@ public class LeftBefore {
     if (heardBy != null) {
       marks.heard(id, List.of(label.mailbox()), heardBy, began.plusSeconds(1_800));
     }
-    pushes.voicemailChanged(office.now().people(owner));
+    topics.tell(office.now().people(owner), Topic.VOICEMAIL);
     transcripts.look();
   }
 }

@@ -7,7 +7,8 @@ import oficina.server.keeping.Filing;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.Transcripts;
 import oficina.server.office.OfficeData;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.voicemail.Label;
 import oficina.server.voicemail.MessageFilingStore;
 import org.slf4j.Logger;
@@ -26,7 +27,7 @@ class MessageFiling implements SmartLifecycle, Filing.Shelf<Label> {
   private final MessageFilingStore messages;
   private final Transcripts transcripts;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
   private final Filing<Label> filing;
 
   MessageFiling(
@@ -34,12 +35,12 @@ class MessageFiling implements SmartLifecycle, Filing.Shelf<Label> {
       MessageFilingStore messages,
       Transcripts transcripts,
       OfficeData office,
-      Pushes pushes) {
+      Topics topics) {
     this.spool = spool;
     this.messages = messages;
     this.transcripts = transcripts;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
     filing = new Filing<>("messages", spool, this);
   }
 
@@ -69,7 +70,7 @@ class MessageFiling implements SmartLifecycle, Filing.Shelf<Label> {
     byte[] sound = KeptSound.withoutTheEnd(spool.sound(label.place()));
     if (known || isMessage(sound)) {
       messages.add(label, sound);
-      pushes.voicemailChanged(office.now().people(label.owner()));
+      topics.tell(office.now().people(label.owner()), Topic.VOICEMAIL);
       transcripts.look();
     }
   }

@@ -1,11 +1,11 @@
 package oficina.server.people;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.contacts.Contact;
@@ -31,7 +31,8 @@ public class Parties {
   private final OfficeData office;
   private final Contacts contacts;
   private final ChosenStore chosen;
-  private final Map<Numbered, PartyView> outsiders = new ConcurrentHashMap<>();
+  private final LoadingCache<Numbered, PartyView> outsiders =
+      Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).build(Viewing::outsider);
   private final Naming naming = new Naming();
   private final Viewing viewing = new Viewing();
 
@@ -213,13 +214,10 @@ public class Parties {
       if (number == null) {
         return new PartyView(Kind.WITHHELD, "", null, "", null, null, null);
       }
-      if (outsiders.size() > MOST_REMEMBERED) {
-        outsiders.clear();
-      }
-      return outsiders.computeIfAbsent(new Numbered(office.region(), number), this::outsider);
+      return outsiders.get(new Numbered(office.region(), number));
     }
 
-    private PartyView outsider(Numbered who) {
+    private static PartyView outsider(Numbered who) {
       String shown = who.region().show(who.number());
       String place = who.region().place(who.number(), Locale.ENGLISH);
       return new PartyView(Kind.OUTSIDE, shown, shown, place, null, who.number().e164(), null);

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.TextMessage;
@@ -165,7 +166,13 @@ class PhoneSocket extends TextWebSocketHandler {
   }
 
   private void plug(PhoneWindow phone, String secret, boolean inPlaceOf) {
-    PersonId owner = secrets.ownerOf(secret);
+    PersonId owner;
+    try {
+      owner = secrets.ownerOf(secret);
+    } catch (DataAccessException e) {
+      phone.close(CloseStatus.SERVICE_OVERLOAD); // it tries again, until the database is back
+      return;
+    }
     if (owner == null) {
       phone.close(UNKNOWN);
       return;

@@ -16,6 +16,7 @@ import oficina.server.signin.SignInEnded;
 import oficina.server.signin.SignInRenewed;
 import oficina.server.signin.SignIns;
 import oficina.server.threads.Threads;
+import oficina.server.topics.Topic;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
@@ -76,7 +77,7 @@ public class PushSocket extends TextWebSocketHandler {
         } else if (page.silentFor().toSeconds() >= LONGEST_SILENCE_SECONDS) {
           page.close(CloseStatus.SESSION_NOT_RELIABLE);
         } else {
-          page.tell(Push.Topic.SERVICE);
+          page.tell(Topic.SERVICE);
         }
       } catch (RuntimeException e) {
         LOG.error("A page of {} could not be looked at", page.person(), e);

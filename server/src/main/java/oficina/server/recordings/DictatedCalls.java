@@ -9,9 +9,10 @@ import oficina.server.keeping.Dictation;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundStore;
 import oficina.server.keeping.TranscriptState;
-import oficina.server.push.Pushes;
 import oficina.server.speech.Transcriber.Word;
 import oficina.server.tapes.TapeWriter;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -24,12 +25,12 @@ class DictatedCalls implements Dictation {
 
   private final RecordingStore recordings;
   private final SoundStore sounds;
-  private final Pushes pushes;
+  private final Topics topics;
 
-  DictatedCalls(RecordingStore recordings, SoundStore sounds, Pushes pushes) {
+  DictatedCalls(RecordingStore recordings, SoundStore sounds, Topics topics) {
     this.recordings = recordings;
     this.sounds = sounds;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   @Override
@@ -66,6 +67,6 @@ class DictatedCalls implements Dictation {
         words == null
             ? recordings.transcribed(id, TranscriptState.FAILED, List.of())
             : recordings.transcribed(id, TranscriptState.DONE, words);
-    owner.ifPresent(person -> pushes.recordingsChanged(Set.of(person)));
+    owner.ifPresent(person -> topics.tell(Set.of(person), Topic.RECORDINGS));
   }
 }

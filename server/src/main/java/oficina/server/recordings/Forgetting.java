@@ -8,9 +8,10 @@ import java.util.List;
 import java.util.Set;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
-import oficina.server.push.Pushes;
 import oficina.server.threads.Hourly;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -30,19 +31,19 @@ class Forgetting {
   private final RecordingStore recordings;
   private final LogStore log;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
 
   Forgetting(
       RecordingStore recordings,
       LogStore log,
       OfficeData office,
-      Pushes pushes,
+      Topics topics,
       MovableClock clock) {
     this.recordings = recordings;
     this.log = log;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
     clock.onMove(() -> hourly.soon());
   }
@@ -63,7 +64,7 @@ class Forgetting {
           log.add(about, now, null, LogStore.Deed.FORGOTTEN, "");
         }
       }
-      pushes.recordingsChanged(owners);
+      topics.tell(owners, Topic.RECORDINGS);
     } catch (DataAccessException e) {
       LOG.warn("Recordings are not forgotten now: {}", e.getMessage());
     }

@@ -18,10 +18,11 @@ import oficina.core.people.PersonId;
 import oficina.core.sound.Pcm;
 import oficina.server.history.HistoryWritingStore;
 import oficina.server.keeping.KeptSound;
-import oficina.server.push.Pushes;
 import oficina.server.tapes.RecordingFilingStore;
 import oficina.server.tapes.TapeLabel;
 import oficina.server.tapes.TapeWriter;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.springframework.stereotype.Component;
 
 /** Files calls that were recorded before this office began: those of the demo. */
@@ -31,12 +32,12 @@ public class RecordedBefore {
 
   private final RecordingFilingStore recordings;
   private final HistoryWritingStore history;
-  private final Pushes pushes;
+  private final Topics topics;
 
-  RecordedBefore(RecordingFilingStore recordings, HistoryWritingStore history, Pushes pushes) {
+  RecordedBefore(RecordingFilingStore recordings, HistoryWritingStore history, Topics topics) {
     this.recordings = recordings;
     this.history = history;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   /**
@@ -77,7 +78,7 @@ public class RecordedBefore {
             new Segment(Segment.Kind.TALKING, List.of(caller, me), answered, ended));
     history.write(List.of(new CallRecords.Entries(call, course, List.of(part))));
     file(new TapeLabel(call.value(), call, 2, owner, caller, me, answered), ours, theirs);
-    pushes.recordingsChanged(Set.of(owner));
+    topics.tell(Set.of(owner), Topic.RECORDINGS);
   }
 
   private void file(TapeLabel label, short[] ours, short[] theirs) {

@@ -18,12 +18,13 @@ import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.recordings.LogStore.Deed;
 import oficina.server.recordings.RecordingStore.Recording;
 import oficina.server.recordings.RecordingViews.RecordingOpened;
 import oficina.server.recordings.RecordingViews.RecordingView;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -52,7 +53,7 @@ class RecordingController {
   private final Transcripts transcripts;
   private final Parties parties;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
 
   RecordingController(
@@ -64,7 +65,7 @@ class RecordingController {
       Transcripts transcripts,
       Parties parties,
       OfficeData office,
-      Pushes pushes,
+      Topics topics,
       MovableClock clock) {
     this.hearing = hearing;
     this.recordings = recordings;
@@ -74,7 +75,7 @@ class RecordingController {
     this.transcripts = transcripts;
     this.parties = parties;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
   }
 
@@ -243,7 +244,7 @@ class RecordingController {
     checkTime(handing.until());
     shares.hand(id, to, handing.until());
     hearing.log(recording, me, Deed.HANDED_ON, name(to));
-    pushes.recordingsChanged(Set.of(me.id(), to));
+    topics.tell(Set.of(me.id(), to), Topic.RECORDINGS);
   }
 
   private void checkTime(@Nullable Instant until) {
@@ -262,7 +263,7 @@ class RecordingController {
     PersonId from = new PersonId(person);
     shares.takeBack(id, from);
     hearing.log(recording, me, Deed.TAKEN_BACK, name(from));
-    pushes.recordingsChanged(Set.of(me.id(), from));
+    topics.tell(Set.of(me.id(), from), Topic.RECORDINGS);
   }
 
   private String name(PersonId person) {
@@ -270,6 +271,6 @@ class RecordingController {
   }
 
   private void changed(Recording recording) {
-    pushes.recordingsChanged(Set.of(recording.owner()));
+    topics.tell(Set.of(recording.owner()), Topic.RECORDINGS);
   }
 }

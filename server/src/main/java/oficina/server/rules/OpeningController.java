@@ -15,8 +15,9 @@ import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.rules.RulesBody.Hours;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.uploads.Uploads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -35,13 +36,13 @@ class OpeningController {
   private final Uploads uploads;
   private final OfficeData office;
   private final DirectionsStore store;
-  private final Pushes pushes;
+  private final Topics topics;
 
-  OpeningController(Uploads uploads, OfficeData office, DirectionsStore store, Pushes pushes) {
+  OpeningController(Uploads uploads, OfficeData office, DirectionsStore store, Topics topics) {
     this.uploads = uploads;
     this.office = office;
     this.store = store;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   record Holiday(@NotNull LocalDate day, @NotNull @Size(max = 120) String name) {}
@@ -80,7 +81,7 @@ class OpeningController {
           store.keepHours(Hours.timetable(body.hours()), body.showsCaller());
           store.keepHolidays(holidays);
         });
-    pushes.rulesChanged();
+    topics.tellAll(Topic.RULES);
   }
 
   record ReadHolidays(int added) {}
@@ -102,7 +103,7 @@ class OpeningController {
           Map.of("limit", Integer.toString(MOST_HOLIDAYS)));
     }
     office.change(() -> store.keepHolidays(all));
-    pushes.rulesChanged();
+    topics.tellAll(Topic.RULES);
     return new ReadHolidays(read.size());
   }
 }

@@ -11,7 +11,8 @@ import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -22,19 +23,19 @@ public class RulesKeeping {
   private final DirectionsStore store;
   private final RulesReading reading;
   private final Parties parties;
-  private final Pushes pushes;
+  private final Topics topics;
 
   RulesKeeping(
       OfficeData office,
       DirectionsStore store,
       RulesReading reading,
       Parties parties,
-      Pushes pushes) {
+      Topics topics) {
     this.office = office;
     this.store = store;
     this.reading = reading;
     this.parties = parties;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   /**
@@ -46,7 +47,7 @@ public class RulesKeeping {
   void keep(Party owner, CallRules rules, PersonId by) {
     refuseFaults(owner, rules, by);
     office.change(() -> store.keep(owner, rules));
-    pushes.rulesChanged();
+    topics.tellAll(Topic.RULES);
   }
 
   private void refuseFaults(Party owner, CallRules rules, PersonId by) {

@@ -9,12 +9,13 @@ import oficina.core.events.DeviceEvent;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.people.PersonId;
-import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.server.door.TokenBuckets;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.problems.Problem;
 import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEnd;
@@ -119,19 +120,25 @@ public class Softphones implements ExchangeListener {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    event.accept(
-        new FewEvents<@Nullable Void>() {
-          @Override
-          public @Nullable Void otherwise(ExchangeEvent other) {
-            return null;
-          }
+  public Turn turn() {
+    return Turn.DEVICES;
+  }
 
-          @Override
-          public @Nullable Void of(DeviceEvent.DeviceWent e) {
-            disconnect(new EndId.Device(e.person(), e.device()));
-            return null;
-          }
-        });
+  @Override
+  public void happened(Told told) {
+    told.event()
+        .accept(
+            new FewEvents<@Nullable Void>() {
+              @Override
+              public @Nullable Void otherwise(ExchangeEvent other) {
+                return null;
+              }
+
+              @Override
+              public @Nullable Void of(DeviceEvent.DeviceWent e) {
+                disconnect(new EndId.Device(e.person(), e.device()));
+                return null;
+              }
+            });
   }
 }

@@ -1,13 +1,9 @@
 package oficina.server.sound;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Queue;
-import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
@@ -16,6 +12,7 @@ import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.PhoneEvent;
 import oficina.core.events.TalkEvent;
+import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -26,6 +23,8 @@ import oficina.core.tones.Dtmf;
 import oficina.core.tones.Tones;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.trunk.TrunkCall;
 import oficina.server.trunk.TrunkLines;
 import org.jspecify.annotations.Nullable;
@@ -33,26 +32,18 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 
 /**
- * Tells the sound engine what is to be heard in each call, as {@link Listening} says. It is worked
- * out when the exchange has applied an event, and counts when the event is told: nobody hears what
- * nobody is shown yet. On the exchange's thread.
+ * Tells the sound engine what is to be heard in each call, as {@link Listening} says, when an event
+ * is told: nobody hears what nobody is shown yet. On the exchange's thread.
  */
 @Component
 class SoundFollower implements ExchangeListener {
-  /** How calls sound after an event. Null stands for a call that is over. */
-  private record After(
-      ExchangeEvent event, Map<CallId, @Nullable Call> calls, Map<Place, EndId> lines) {}
-
   private static final short[] ENTRY = Tones.ENTRY.round();
-
-  private record Place(CallId call, int leg) {}
 
   private final SoundEngine engine;
   private final Announcements announcements;
   private final Music music;
   private final ExchangeLoop loop;
   private final @Nullable TrunkLines trunk;
-  private final Queue<After> pending = new ArrayDeque<>();
 
   /** How many are in each conference, to notice who comes. */
   private final Map<CallId, Integer> parties = new HashMap<>();
@@ -67,72 +58,23 @@ class SoundFollower implements ExchangeListener {
     this.announcements = announcements;
     this.music = music;
     this.loop = loop;
-    this.trunk = trunk.getIfAvailable(); // it listens before this does
+    this.trunk = trunk.getIfAvailable();
     loop.listen(this);
   }
 
   @Override
-  public void applied(ExchangeEvent event) {
-    Set<CallId> touched = touched(event);
-    if (touched.isEmpty()) {
-      return;
-    }
-    Map<CallId, @Nullable Call> calls = new HashMap<>();
-    Map<Place, EndId> lines = new HashMap<>();
-    for (CallId id : touched) {
-      Call call = loop.state().call(id);
-      calls.put(id, call);
-      lines(call, lines);
-    }
-    pending.add(new After(event, calls, lines));
-  }
-
-  private static Set<CallId> touched(ExchangeEvent event) {
-    Set<CallId> touched = new LinkedHashSet<>();
-    if (event.inCall() != null) {
-      touched.add(event.inCall());
-    }
-    if (event instanceof TalkEvent.Merged merged) {
-      touched.add(merged.other());
-    }
-    return touched;
-  }
-
-  private void lines(@Nullable Call call, Map<Place, EndId> lines) {
-    if (call == null || trunk == null) {
-      return;
-    }
-    for (Connection connection : call.connections()) {
-      TrunkCall line =
-          isOutside(connection) ? phoneOf(connection) : trunk.at(call.id(), connection.leg());
-      if (line != null) {
-        lines.put(new Place(call.id(), connection.leg()), new EndId.Line(line));
-      }
-    }
+  public Turn turn() {
+    return Turn.SOUND;
   }
 
   private static boolean isOutside(Connection connection) {
     return DeviceId.OUTSIDE.equals(connection.device());
   }
 
-  private @Nullable TrunkCall phoneOf(Connection connection) {
-    OutsidePhone phone = loop.state().outsidePhone(connection.party().employee());
-    return phone == null || !phone.isThere() ? null : trunk.phoneOn(phone.line());
-  }
-
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    for (After next = pending.peek();
-        next != null && event.inCall() != null;
-        next = pending.peek()) {
-      pending.remove();
-      Map<Place, EndId> lines = next.lines();
-      next.calls().forEach((id, call) -> become(id, call, lines));
-      if (next.event() == event) {
-        break;
-      }
-    }
-    event.accept(new Played());
+  public void happened(Told told) {
+    told.calls().forEach(call -> become(call.id(), call.after()));
+    told.event().accept(new Played());
   }
 
   /** What is heard once, and what is heard at a telephone that is in no call yet. */
@@ -168,9 +110,7 @@ class SoundFollower implements ExchangeListener {
   @Override
   public void takenUp(ExchangeState state) {
     for (Call call : state.calls()) {
-      Map<Place, EndId> lines = new HashMap<>();
-      lines(call, lines);
-      become(call.id(), call, lines);
+      become(call.id(), call);
     }
     for (OutsidePhone phone : state.outsidePhones()) {
       if (phone.stage() == PhoneStage.ASKED) {
@@ -191,7 +131,7 @@ class SoundFollower implements ExchangeListener {
     }
   }
 
-  private void become(CallId id, @Nullable Call call, Map<Place, EndId> lines) {
+  private void become(CallId id, @Nullable Call call) {
     if (call == null) {
       parties.remove(id);
       engine.ended(id);
@@ -204,7 +144,7 @@ class SoundFollower implements ExchangeListener {
           new Leg(
               connection.leg(),
               connection.party().employee(),
-              end(id, connection, lines.get(new Place(id, connection.leg()))),
+              end(id, connection),
               isThere(connection),
               hears.sound(),
               hears.voices(),
@@ -225,15 +165,26 @@ class SoundFollower implements ExchangeListener {
     return asked || (connection.state() == ConnectionState.CONNECTED && connection.attended());
   }
 
-  private static @Nullable EndId end(CallId call, Connection connection, @Nullable EndId line) {
+  private @Nullable EndId end(CallId call, Connection connection) {
     if (connection.party().machine() != null) {
       return new EndId.Machine(call, connection.leg());
     }
-    boolean device = connection.device() != null && connection.party().employee() != null;
-    if (!device || isOutside(connection)) {
-      return line;
+    PersonId person = connection.party().employee();
+    boolean device = connection.device() != null && person != null;
+    if (device && !isOutside(connection)) {
+      return new EndId.Device(person, connection.device());
     }
-    return new EndId.Device(connection.party().employee(), connection.device());
+    TrunkCall line = line(call, connection);
+    return line == null ? null : new EndId.Line(line);
+  }
+
+  private @Nullable TrunkCall line(CallId call, Connection connection) {
+    if (trunk == null) {
+      return null;
+    }
+    return isOutside(connection)
+        ? trunk.phoneOf(connection.party().employee())
+        : trunk.at(call, connection.leg());
   }
 
   private @Nullable Clip clip(Listening.Sound sound, Call call) {

@@ -5,7 +5,8 @@ import java.io.IOException;
 import oficina.server.cards.Pictures;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.uploads.Uploads;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -26,12 +27,12 @@ import org.springframework.web.bind.annotation.RestController;
 class KeyPictureController {
   private final Uploads uploads;
   private final SpeedDialStore dials;
-  private final Pushes pushes;
+  private final Topics topics;
 
-  KeyPictureController(Uploads uploads, SpeedDialStore dials, Pushes pushes) {
+  KeyPictureController(Uploads uploads, SpeedDialStore dials, Topics topics) {
     this.uploads = uploads;
     this.dials = dials;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   @GetMapping(produces = MediaType.IMAGE_JPEG_VALUE)
@@ -61,6 +62,6 @@ class KeyPictureController {
     if (!dials.picture(me.id(), id, picture)) {
       throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_KEY");
     }
-    pushes.speedDialsChanged(me.id());
+    topics.tell(me.id(), Topic.SPEED_DIALS);
   }
 }

@@ -15,9 +15,10 @@ import oficina.server.contacts.Contacts;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.speeddials.SpeedDial.Kind;
 import oficina.server.speeddials.SpeedDialViews.SpeedDialView;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -41,19 +42,19 @@ class SpeedDialController {
   private final SpeedDialViews views;
   private final Contacts contacts;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
 
   SpeedDialController(
       SpeedDialStore dials,
       SpeedDialViews views,
       Contacts contacts,
       OfficeData office,
-      Pushes pushes) {
+      Topics topics) {
     this.dials = dials;
     this.views = views;
     this.contacts = contacts;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   /** All one's keys in their order. */
@@ -95,7 +96,7 @@ class SpeedDialController {
                         HttpStatus.CONFLICT,
                         "TOO_MANY_KEYS",
                         Map.of("limit", Integer.toString(MOST))));
-    pushes.speedDialsChanged(me.id());
+    topics.tell(me.id(), Topic.SPEED_DIALS);
     return new Added(id);
   }
 
@@ -104,7 +105,7 @@ class SpeedDialController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
     dials.remove(me.id(), id);
-    pushes.speedDialsChanged(me.id());
+    topics.tell(me.id(), Topic.SPEED_DIALS);
   }
 
   /** Put these keys, in this order, in the place of those there were. */
@@ -117,7 +118,7 @@ class SpeedDialController {
         body.keys().stream()
             .map(key -> isAmong(before, key) ? unchecked(key, key.of()) : checked(key, me.id()))
             .toList());
-    pushes.speedDialsChanged(me.id());
+    topics.tell(me.id(), Topic.SPEED_DIALS);
   }
 
   /** What a key was for may be gone by now; it stays where it was put until it is taken off. */

@@ -21,6 +21,8 @@ import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.office.OfficeData;
 import oficina.server.office.StandIn;
 import oficina.server.sound.EndId;
@@ -50,8 +52,13 @@ final class ColleagueStandIn implements ExchangeListener {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    event.accept(new Happened(after));
+  public Turn turn() {
+    return Turn.STAND_INS;
+  }
+
+  @Override
+  public void happened(Told told) {
+    told.event().accept(new Happened(told.after()));
   }
 
   private final class Happened implements FewEvents<@Nullable Void> {

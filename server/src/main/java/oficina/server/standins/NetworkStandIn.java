@@ -14,9 +14,10 @@ import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.exchange.ExchangeLoop;
-import oficina.server.push.Pushes;
 import oficina.server.standins.OutsideCall.State;
 import oficina.server.standins.Subscriber.Habit;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.trunk.Trunk;
 import oficina.server.trunk.TrunkCall;
 import oficina.server.trunk.TrunkReports;
@@ -34,7 +35,7 @@ final class NetworkStandIn implements Trunk {
 
   private final ExchangeLoop loop;
   private final TrunkReports office;
-  private final Pushes pushes;
+  private final Topics topics;
   private final SubscriberVoices voices;
   private final Map<PhoneNumber, Subscriber> subscribers = new LinkedHashMap<>();
 
@@ -49,12 +50,12 @@ final class NetworkStandIn implements Trunk {
   NetworkStandIn(
       ExchangeLoop loop,
       TrunkReports office,
-      Pushes pushes,
+      Topics topics,
       SubscriberVoices voices,
       List<Subscriber> all) {
     this.loop = loop;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
     this.voices = voices;
     all.forEach(subscriber -> subscribers.put(subscriber.number(), subscriber));
   }
@@ -276,7 +277,7 @@ final class NetworkStandIn implements Trunk {
   private void changed(@Nullable PhoneNumber number) {
     PersonId player = players.get(number);
     if (player != null) {
-      pushes.outsideChanged(player);
+      topics.tell(player, Topic.OUTSIDE);
     }
   }
 }

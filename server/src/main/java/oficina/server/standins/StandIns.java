@@ -7,11 +7,11 @@ import oficina.server.followup.PromisedBefore;
 import oficina.server.journal.JournalStore;
 import oficina.server.mailboxes.LeftBefore;
 import oficina.server.office.OfficeData;
-import oficina.server.push.Pushes;
 import oficina.server.recordings.RecordedBefore;
 import oficina.server.sound.SoundEngine;
 import oficina.server.speech.Speaker;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topics;
 import oficina.server.trunk.TrunkLines;
 import org.springframework.beans.factory.InitializingBean;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -24,10 +24,10 @@ import org.springframework.context.annotation.Configuration;
 class StandIns {
 
   @Bean
-  TrunkLines trunkLines(ExchangeLoop loop, Pushes pushes, SubscriberVoices voices) {
+  TrunkLines trunkLines(ExchangeLoop loop, Topics topics, SubscriberVoices voices) {
     TrunkLines lines =
         new TrunkLines(
-            loop, office -> new NetworkStandIn(loop, office, pushes, voices, Subscriber.all()));
+            loop, office -> new NetworkStandIn(loop, office, topics, voices, Subscriber.all()));
     loop.listen(lines);
     return lines;
   }

@@ -24,6 +24,8 @@ import oficina.core.state.Tape;
 import oficina.core.state.Taping;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import oficina.server.sound.SoundEngine;
 import oficina.server.sound.Tap;
 import oficina.server.time.MovableClock;
@@ -62,12 +64,14 @@ class Recorder implements ExchangeListener {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    if (event.inCall() == null) {
-      return;
-    }
-    event.accept(new Following());
-    follow(event.inCall(), after, event.at());
+  public Turn turn() {
+    return Turn.RECORDINGS;
+  }
+
+  @Override
+  public void happened(Told told) {
+    told.event().accept(new Following());
+    told.calls().forEach(call -> follow(call.id(), call.after(), told.event().at()));
   }
 
   private final class Following implements FewEvents<@Nullable Void> {

@@ -3,7 +3,8 @@ package oficina.server.tapes;
 import java.io.IOException;
 import java.util.Set;
 import oficina.server.keeping.Filing;
-import oficina.server.push.Pushes;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -16,13 +17,13 @@ class RecordingFiling implements SmartLifecycle, Filing.Shelf<TapeLabel> {
 
   private final TapeSpool spool;
   private final RecordingFilingStore store;
-  private final Pushes pushes;
+  private final Topics topics;
   private final Filing<TapeLabel> filing;
 
-  RecordingFiling(TapeSpool spool, RecordingFilingStore store, Pushes pushes) {
+  RecordingFiling(TapeSpool spool, RecordingFilingStore store, Topics topics) {
     this.spool = spool;
     this.store = store;
-    this.pushes = pushes;
+    this.topics = topics;
     filing = new Filing<>("recordings-filing", spool, this);
   }
 
@@ -55,7 +56,7 @@ class RecordingFiling implements SmartLifecycle, Filing.Shelf<TapeLabel> {
         spool.marks(label.place()),
         bytes,
         (from, count) -> spool.part(label.place(), from, count));
-    pushes.recordingsChanged(Set.of(label.owner()));
+    topics.tell(Set.of(label.owner()), Topic.RECORDINGS);
   }
 
   @Override

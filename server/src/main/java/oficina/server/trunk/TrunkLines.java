@@ -8,6 +8,7 @@ import oficina.core.call.CallId;
 import oficina.core.call.CallerId;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.call.PhoneStage;
 import oficina.core.commands.Command;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.events.ExchangeEvent;
@@ -17,12 +18,15 @@ import oficina.core.events.PhoneEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ExchangeState;
 import oficina.core.state.OutsidePhone;
 import oficina.server.exchange.ExchangeListener;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,8 +49,11 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   /** Which party is at each place, as the exchange has it now. */
   private final Map<Place, TrunkCall> places = new HashMap<>();
 
-  /** Whose place it was when what the network is being told of happened. */
+  /** Which party was at each place when what everybody is being told of happened. */
   private final Map<Place, TrunkCall> then = new HashMap<>();
+
+  /** Who was at a telephone outside at that time, and its line. */
+  private final Map<PersonId, CallId> phones = new HashMap<>();
 
   /**
    * @param connect makes the network that reports here
@@ -66,9 +73,18 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     return at(line, ONLY);
   }
 
-  /** The outside line that this connection is, as the exchange has it now; null when it is none. */
+  /** The line to the telephone outside at which this person is; null when they are at none. */
+  public @Nullable TrunkCall phoneOf(PersonId person) {
+    CallId line = phones.get(person);
+    return line == null ? null : phoneOn(line);
+  }
+
+  /**
+   * The outside line that a connection was when what everybody is being told of happened; null when
+   * it was none.
+   */
   public @Nullable TrunkCall at(CallId call, int leg) {
-    return places.get(new Place(call, leg));
+    return then.get(new Place(call, leg));
   }
 
   private TrunkCall newCall(Place place) {
@@ -84,6 +100,11 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   }
 
   // --- what the exchange tells ------------------------------------------------------------------
+
+  @Override
+  public Turn turn() {
+    return Turn.LINES;
+  }
 
   @Override
   public void applied(ExchangeEvent event) {
@@ -121,8 +142,8 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
   }
 
   @Override
-  public void happened(ExchangeEvent event, @Nullable Call after) {
-    event.accept(new Happened(after));
+  public void happened(Told told) {
+    told.event().accept(new Happened(told.after()));
   }
 
   private final class Happened implements FewEvents<@Nullable Void> {
@@ -155,7 +176,16 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
     }
 
     @Override
+    public @Nullable Void of(PhoneEvent.PhoneProgressed e) {
+      if (e.stage() == PhoneStage.THERE) {
+        phones.put(e.person(), e.line());
+      }
+      return null;
+    }
+
+    @Override
     public @Nullable Void of(PhoneEvent.PhoneReleased e) {
+      phones.values().remove(e.line());
       released(new Place(e.line(), ONLY));
       return null;
     }
@@ -248,6 +278,9 @@ public final class TrunkLines implements ExchangeListener, TrunkReports {
           case RINGING -> Trunk.Stage.RINGING;
           case ASKED, THERE -> Trunk.Stage.TALKING;
         };
+    if (phone.isThere()) {
+      phones.put(phone.person(), phone.line());
+    }
     TrunkCall line = newCall(new Place(phone.line(), ONLY));
     Party there = new Party.Outside(phone.number());
     trunk.goesOn(line, there, /* incoming= */ true, stage, phone.shown().number());

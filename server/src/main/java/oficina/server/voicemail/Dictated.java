@@ -8,8 +8,9 @@ import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundStore;
 import oficina.server.keeping.TranscriptState;
 import oficina.server.office.OfficeData;
-import oficina.server.push.Pushes;
 import oficina.server.speech.Transcriber.Word;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -21,13 +22,13 @@ class Dictated implements Dictation {
   private final TranscriptStore messages;
   private final SoundStore sounds;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
 
-  Dictated(TranscriptStore messages, SoundStore sounds, OfficeData office, Pushes pushes) {
+  Dictated(TranscriptStore messages, SoundStore sounds, OfficeData office, Topics topics) {
     this.messages = messages;
     this.sounds = sounds;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
   }
 
   @Override
@@ -57,6 +58,6 @@ class Dictated implements Dictation {
         words == null
             ? messages.transcribed(id, TranscriptState.FAILED, List.of())
             : messages.transcribed(id, TranscriptState.DONE, words.get(0));
-    pushes.voicemailChanged(office.now().people(Trays.owner(mailbox)));
+    topics.tell(office.now().people(Trays.owner(mailbox)), Topic.VOICEMAIL);
   }
 }

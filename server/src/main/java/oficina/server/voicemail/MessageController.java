@@ -26,9 +26,10 @@ import oficina.server.keeping.WebVtt;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
-import oficina.server.push.Pushes;
 import oficina.server.softphone.OpusFile;
 import oficina.server.time.MovableClock;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import oficina.server.voicemail.MessageViews.Letter;
 import oficina.server.voicemail.MessageViews.MessageView;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +62,7 @@ class MessageController {
   private final MessageViews views;
   private final SoundStore sounds;
   private final OfficeData office;
-  private final Pushes pushes;
+  private final Topics topics;
   private final MovableClock clock;
 
   MessageController(
@@ -71,7 +72,7 @@ class MessageController {
       MessageViews views,
       SoundStore sounds,
       OfficeData office,
-      Pushes pushes,
+      Topics topics,
       MovableClock clock) {
     this.messages = messages;
     this.marks = marks;
@@ -79,7 +80,7 @@ class MessageController {
     this.views = views;
     this.sounds = sounds;
     this.office = office;
-    this.pushes = pushes;
+    this.topics = topics;
     this.clock = clock;
   }
 
@@ -96,7 +97,7 @@ class MessageController {
   private void changed(Collection<String> mailboxes) {
     Set<PersonId> people = new HashSet<>();
     mailboxes.forEach(each -> people.addAll(office.now().people(Trays.owner(each))));
-    pushes.voicemailChanged(people);
+    topics.tell(people, Topic.VOICEMAIL);
   }
 
   private static Problem none() {

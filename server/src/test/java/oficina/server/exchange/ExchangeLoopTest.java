@@ -33,7 +33,6 @@ import oficina.core.people.Directory;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.RecordingChoice;
-import oficina.core.state.Call;
 import oficina.server.desk.DeskFeed;
 import oficina.server.desk.DeskViews;
 import oficina.server.journal.JournalStore;
@@ -91,6 +90,20 @@ class ExchangeLoopTest {
     loop.start();
   }
 
+  private ExchangeListener noting() {
+    return new ExchangeListener() {
+      @Override
+      public Turn turn() {
+        return Turn.NOTES;
+      }
+
+      @Override
+      public void happened(Told happened) {
+        told.add(happened.event());
+      }
+    };
+  }
+
   @AfterEach
   void stop() {
     loop.stop();
@@ -106,7 +119,7 @@ class ExchangeLoopTest {
   void outside_equipment_is_told_only_when_the_events_are_durable() throws Exception {
     CountDownLatch writing = new CountDownLatch(1);
     doAnswer(call -> writing.await(30, TimeUnit.SECONDS)).when(store).append(any(), any());
-    listen((event, after) -> told.add(event));
+    listen(noting());
     CompletableFuture<Decision> answer = call();
     assertThat(told.poll(200, TimeUnit.MILLISECONDS)).isNull();
     assertThat(answer).isNotDone();
@@ -133,12 +146,17 @@ class ExchangeLoopTest {
     listen(
         new ExchangeListener() {
           @Override
-          public void happened(ExchangeEvent event, Call after) {
+          public Turn turn() {
+            return Turn.LINES;
+          }
+
+          @Override
+          public void happened(Told happened) {
             throw new IllegalStateException("a listener that fails, on purpose");
           }
         });
-    loop.listen((event, after) -> told.add(event));
-    when(views.of(any(), any(), any()))
+    loop.listen(noting());
+    when(views.of(any(), any(), any(), any()))
         .thenThrow(new IllegalStateException("a view that fails, on purpose"));
     assertThat(call().get(30, TimeUnit.SECONDS)).isInstanceOf(Decision.Accepted.class);
     assertThat(told.poll(30, TimeUnit.SECONDS)).isInstanceOf(ReachEvent.Originated.class);

@@ -62,7 +62,7 @@ class OldDatabaseTest {
       JsonNode aside = una.get("/api/desk").body().get("calls").get(1);
       assertThat(aside.get("aside").asBoolean()).isTrue();
       assertThat(aside.get("actions").toString()).contains("JOIN");
-      Map<String, String> other = Map.of("other", aside.get("id").asString());
+      Map<String, String> other = Map.of("other", aside.get("id").asString(), "device", "test");
       String conference = aside.get("announces").asString();
       assertThat(una.post("/api/calls/" + conference + "/join", other).status()).isEqualTo(204);
       assertThat(lotte.get("/api/desk").body().get("calls").get(0).has("conference")).isTrue();

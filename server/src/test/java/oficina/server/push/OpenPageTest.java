@@ -26,6 +26,7 @@ import oficina.server.Client;
 import oficina.server.TestServer;
 import oficina.server.passwords.Employee;
 import oficina.server.signin.SignIn;
+import oficina.server.topics.Topic;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.mockito.ArgumentCaptor;
@@ -66,9 +67,9 @@ class OpenPageTest {
             changes -> {
               throw new IllegalStateException("not to be drawn");
             });
-    page.tell(Push.Topic.CALLS);
+    page.tell(Topic.CALLS);
     verify(socket).close(CloseStatus.SESSION_NOT_RELIABLE);
-    page.tell(Push.Topic.CALLS);
+    page.tell(Topic.CALLS);
     verify(remote, never()).sendText(any(), any());
   }
 
@@ -80,7 +81,7 @@ class OpenPageTest {
               throw new StackOverflowError();
             });
     try {
-      page.tell(Push.Topic.CALLS);
+      page.tell(Topic.CALLS);
     } catch (StackOverflowError e) {
       // the thread's own business
     }
@@ -97,7 +98,7 @@ class OpenPageTest {
 
   @Test
   void nothing_more_is_drawn_for_a_page_before_it_has_answered() {
-    List<Set<Push.Topic>> drawn = new ArrayList<>();
+    List<Set<Topic>> drawn = new ArrayList<>();
     OpenPage page =
         page(
             changes -> {
@@ -106,18 +107,18 @@ class OpenPageTest {
             });
     ArgumentCaptor<SendHandler> sent = ArgumentCaptor.forClass(SendHandler.class);
     page.heard(); // answers to nothing
-    page.tell(Push.Topic.CALLS);
+    page.tell(Topic.CALLS);
     verify(remote).sendText(any(), sent.capture());
     sent.getValue().onResult(SENT);
-    page.tell(Push.Topic.SHELF);
-    page.tell(Push.Topic.SERVICE);
-    assertThat(drawn).containsExactly(Set.of(Push.Topic.CALLS));
+    page.tell(Topic.SHELF);
+    page.tell(Topic.SERVICE);
+    assertThat(drawn).containsExactly(Set.of(Topic.CALLS));
     page.heard();
-    Set<Push.Topic> meanwhile = Set.of(Push.Topic.SHELF, Push.Topic.SERVICE);
-    assertThat(drawn).containsExactly(Set.of(Push.Topic.CALLS), meanwhile);
+    Set<Topic> meanwhile = Set.of(Topic.SHELF, Topic.SERVICE);
+    assertThat(drawn).containsExactly(Set.of(Topic.CALLS), meanwhile);
     page.heard(); // read before the container says that the message has left
     page.heard(); // once too often
-    page.tell(Push.Topic.CALLS);
+    page.tell(Topic.CALLS);
     assertThat(drawn).hasSize(2);
     sent.getValue().onResult(SENT);
     assertThat(drawn).hasSize(3);
@@ -135,7 +136,7 @@ class OpenPageTest {
       PersonId priya = new PersonId(silent.get("/api/session").body().get("id").asLong());
       long begun = System.nanoTime();
       do {
-        assertThat(ines.post("/api/calls/" + call + "/hold", Map.of()).status()).isEqualTo(204);
+        assertThat(ines.service(call, "hold").status()).isEqualTo(204);
         assertThat(ines.service(call, "retrieve").status()).isEqualTo(204);
       } while (!pushes.opened(page -> page.person().equals(priya)).isEmpty());
       assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Duration.ofSeconds(30));

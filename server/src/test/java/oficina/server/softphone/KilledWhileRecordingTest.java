@@ -149,8 +149,7 @@ class KilledWhileRecordingTest {
     String call = ines.post("/api/calls", placed).body().get("id").asString();
     tomasz.service(call, "answer");
     ines.awaitCall("TALKING");
-    assertThat(ines.post("/api/calls/" + call + "/recorded", Map.of("on", true)).status())
-        .isEqualTo(204);
+    assertThat(ines.service(call, "record").status()).isEqualTo(204);
     speak(server, ines, SPOKEN_SECONDS);
     server.kill();
     return call;

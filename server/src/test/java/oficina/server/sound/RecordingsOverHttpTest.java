@@ -103,7 +103,7 @@ class RecordingsOverHttpTest {
   }
 
   private static int record(Client who, String call, boolean on) {
-    return who.post("/api/calls/" + call + "/recorded", Map.of("on", on)).status();
+    return who.service(call, on ? "record" : "stop-recording").status();
   }
 
   private String talk() {
@@ -193,7 +193,7 @@ class RecordingsOverHttpTest {
     ines.service(call, "hold");
     speaks(600);
     ines.service(call, "retrieve");
-    ines.post("/api/calls/" + call + "/mute", Map.of("on", true));
+    ines.service(call, "mute");
     inesEar.hears(TOMASZ);
     speaks(1_700);
     assertThat(record(ines, call, false)).isEqualTo(204);
@@ -319,8 +319,7 @@ class RecordingsOverHttpTest {
   void the_office_decides_and_tells() {
     policy("NEVER", "TONES", 90, true, false);
     String call = talk();
-    assertThat(ines.post("/api/calls/" + call + "/recorded", Map.of("on", true)).code())
-        .isEqualTo("RECORDING_NOT_ALLOWED");
+    assertThat(ines.service(call, "record").code()).isEqualTo("RECORDING_NOT_ALLOWED");
     ines.service(call, "clear");
     ines.awaitNoCalls();
     policy("EVERY_CALL", "TONES", 90, true, false);
@@ -333,7 +332,7 @@ class RecordingsOverHttpTest {
     ines.awaitNoCalls();
     policy("CHOICE", "SENTENCE", 90, true, false);
     String told = talk();
-    ines.post("/api/calls/" + told + "/mute", Map.of("on", true));
+    ines.service(told, "mute");
     tomaszEar.hears();
     assertThat(record(ines, told, true)).isEqualTo(204);
     tomaszEar.hearsSomething(); // the sentence: nobody else speaks

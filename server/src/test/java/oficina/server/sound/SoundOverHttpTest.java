@@ -81,10 +81,10 @@ class SoundOverHttpTest {
     inesEar.hears();
     ines.service(call, "retrieve");
     tomaszEar.hears(INES);
-    does(ines, call, "mute", Map.of("on", true));
+    does(ines, call, "mute", Map.of("device", "test"));
     tomaszEar.hears();
     inesEar.hears(TOMASZ);
-    does(ines, call, "mute", Map.of("on", false));
+    does(ines, call, "unmute", Map.of("device", "test"));
     tomaszEar.hears(INES);
   }
 
