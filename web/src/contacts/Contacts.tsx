@@ -6,6 +6,9 @@ import { useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
 import { useStepping } from '../calls/useStepping';
 import { useSettled } from '../live/useSettled';
+import { BehindKey } from '../ui/BehindKey';
+import { Filters } from '../ui/Filters';
+import { TwoPanes } from '../ui/TwoPanes';
 import { addWords } from '../words';
 import { CardForm } from './CardForm';
 import { CardList } from './CardList';
@@ -35,7 +38,8 @@ export function Contacts() {
   });
   const [address, setAddress] = useSearchParams();
   const open = Number(address.get('card')) || undefined;
-  const setOpen = (id?: number) => setAddress(id ? { card: String(id) } : {}, { replace: true });
+  const setOpen = (id?: number) =>
+    setAddress(id ? { card: String(id) } : {}, { replace: !id || open !== undefined });
   const [writing, setWriting] = useState(false);
   const [importing, setImporting] = useState(false);
   const filters = useFilters();
@@ -48,128 +52,137 @@ export function Contacts() {
     open,
     setOpen,
   );
+  const set = [narrowed.whose !== 'ALL', narrowed.tag, narrowed.group].filter(Boolean).length;
   const narrow = (change: Partial<Wanted>) => setNarrowed({ ...narrowed, ...change });
 
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <h1 className="sr-only">{t('tab.contacts')}</h1>
-      <div className="mb-3 flex flex-wrap items-center gap-2">
-        <label className="input input-sm bg-base-100 w-72 max-sm:w-full">
-          <IconSearch size={16} aria-hidden="true" />
-          <input
-            type="search"
-            aria-label={t('contacts.search')}
-            placeholder={t('contacts.search')}
-            maxLength={100}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </label>
-        <div role="group" aria-label={t('contacts.whose')} className="flex flex-wrap gap-1">
-          {WHOSE.map((each) => (
-            <button
-              key={each}
-              type="button"
-              aria-pressed={narrowed.whose === each}
-              className={`btn btn-sm ${narrowed.whose === each ? 'btn-primary' : 'btn-plain'}`}
-              onClick={() => narrow({ whose: each })}
-            >
-              {t(`contacts.of.${each}`)}
-            </button>
-          ))}
-        </div>
-        <Narrow
-          label={t('contacts.tag')}
-          any={t('contacts.anyTag')}
-          of={filters?.tags}
-          value={narrowed.tag}
-          onChoose={(tag) => narrow({ tag })}
-        />
-        <Narrow
-          label={t('contacts.group')}
-          any={t('contacts.anyGroup')}
-          of={filters?.groups}
-          value={narrowed.group}
-          onChoose={(group) => narrow({ group })}
-        />
-        <button
-          type="button"
-          className="btn btn-sm btn-plain ml-auto"
-          onClick={() => setImporting(true)}
-        >
-          {t('contacts.readIn')}
-        </button>
-        <span className="quiet text-sm">{t('contacts.saveAs')}</span>
-        {FORMATS.map((format) => (
-          <a
-            key={format}
-            className="btn btn-sm btn-plain"
-            href={`/api/contacts/file?format=${format}&own=${narrowed.whose === 'OWN'}`}
-            download
-          >
-            {t(`contacts.save_${format}`)}
-          </a>
-        ))}
-        <button
-          type="button"
-          className="btn btn-sm btn-primary"
-          onClick={() => {
-            setWriting(true);
-            setOpen();
-          }}
-        >
-          {t('contacts.new')}
-        </button>
-      </div>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[430px_minmax(0,1fr)]">
-        <div className="sheet flex min-h-0 overflow-hidden max-lg:h-[45dvh]">
-          <div className="flex min-w-0 flex-1 flex-col">
-            {error && (
-              <p role="alert" className="text-error p-4 font-semibold">
-                {sentence(error)}
-              </p>
-            )}
-            {isPending && <p className="quiet p-4">{t('loading')}</p>}
-            {data && cards.length === 0 && (
-              <p className="quiet p-4">
-                {t(filters?.size ? 'contacts.noneFound' : 'contacts.none')}
-              </p>
-            )}
-            <CardList
-              cards={cards}
-              open={open}
-              onOpen={setOpen}
-              onMore={hasNextPage && !isFetchingNextPage ? () => void fetchNextPage() : undefined}
-            />
-          </div>
-          <nav
-            aria-label={t('contacts.letters')}
-            className="border-base-300 flex w-7 shrink-0 flex-col border-l"
-          >
-            {LETTERS.map((each) => (
+      <TwoPanes
+        above={
+          <div className="mb-3 flex flex-wrap items-center gap-2">
+            <label className="input input-sm bg-base-100 w-72 max-sm:w-full">
+              <IconSearch size={16} aria-hidden="true" />
+              <input
+                type="search"
+                aria-label={t('contacts.search')}
+                placeholder={t('contacts.search')}
+                maxLength={100}
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+              />
+            </label>
+            <Filters set={set}>
+              <div role="group" aria-label={t('contacts.whose')} className="flex flex-wrap gap-1">
+                {WHOSE.map((each) => (
+                  <button
+                    key={each}
+                    type="button"
+                    aria-pressed={narrowed.whose === each}
+                    className={`btn btn-sm ${narrowed.whose === each ? 'btn-primary' : 'btn-plain'}`}
+                    onClick={() => narrow({ whose: each })}
+                  >
+                    {t(`contacts.of.${each}`)}
+                  </button>
+                ))}
+              </div>
+              <Narrow
+                label={t('contacts.tag')}
+                any={t('contacts.anyTag')}
+                of={filters?.tags}
+                value={narrowed.tag}
+                onChoose={(tag) => narrow({ tag })}
+              />
+              <Narrow
+                label={t('contacts.group')}
+                any={t('contacts.anyGroup')}
+                of={filters?.groups}
+                value={narrowed.group}
+                onChoose={(group) => narrow({ group })}
+              />
+            </Filters>
+            <BehindKey word={t('contacts.files')}>
               <button
-                key={each}
                 type="button"
-                aria-label={t('contacts.letter', { letter: each })}
-                aria-pressed={narrowed.from === each}
-                className={`min-h-0 flex-1 text-xs leading-none ${
-                  narrowed.from === each ? 'bg-primary text-primary-content' : 'hover:bg-base-200'
-                }`}
-                onClick={() => {
-                  setText('');
-                  narrow({ from: narrowed.from === each ? '' : each });
-                }}
+                className="btn btn-sm btn-plain lg:ml-auto"
+                onClick={() => setImporting(true)}
               >
-                {each}
+                {t('contacts.readIn')}
               </button>
-            ))}
-          </nav>
-        </div>
-        <section
-          aria-label={t('contacts.card')}
-          className="sheet min-h-0 overflow-y-auto p-5 sm:p-6"
-        >
-          {open !== undefined ? (
+              <span className="quiet text-sm">{t('contacts.saveAs')}</span>
+              {FORMATS.map((format) => (
+                <a
+                  key={format}
+                  className="btn btn-sm btn-plain"
+                  href={`/api/contacts/file?format=${format}&own=${narrowed.whose === 'OWN'}`}
+                  download
+                >
+                  {t(`contacts.save_${format}`)}
+                </a>
+              ))}
+            </BehindKey>
+            <button
+              type="button"
+              className="btn btn-primary max-lg:ml-auto lg:btn-sm"
+              onClick={() => {
+                setWriting(true);
+                setOpen();
+              }}
+            >
+              {t('contacts.new')}
+            </button>
+          </div>
+        }
+        listLabel={t('contacts.index')}
+        listLook="flex overflow-hidden max-lg:h-[70dvh]"
+        list={
+          <>
+            <div className="flex min-w-0 flex-1 flex-col">
+              {error && (
+                <p role="alert" className="text-error p-4 font-semibold">
+                  {sentence(error)}
+                </p>
+              )}
+              {isPending && <p className="quiet p-4">{t('loading')}</p>}
+              {data && cards.length === 0 && (
+                <p className="quiet p-4">
+                  {t(filters?.size ? 'contacts.noneFound' : 'contacts.none')}
+                </p>
+              )}
+              <CardList
+                cards={cards}
+                open={open}
+                onOpen={setOpen}
+                onMore={hasNextPage && !isFetchingNextPage ? () => void fetchNextPage() : undefined}
+              />
+            </div>
+            <nav
+              aria-label={t('contacts.letters')}
+              className="border-base-300 flex w-7 shrink-0 flex-col border-l"
+            >
+              {LETTERS.map((each) => (
+                <button
+                  key={each}
+                  type="button"
+                  aria-label={t('contacts.letter', { letter: each })}
+                  aria-pressed={narrowed.from === each}
+                  className={`min-h-0 flex-1 text-xs leading-none ${
+                    narrowed.from === each ? 'bg-primary text-primary-content' : 'hover:bg-base-200'
+                  }`}
+                  onClick={() => {
+                    setText('');
+                    narrow({ from: narrowed.from === each ? '' : each });
+                  }}
+                >
+                  {each}
+                </button>
+              ))}
+            </nav>
+          </>
+        }
+        openedLabel={t('contacts.card')}
+        opened={
+          open !== undefined ? (
             <OpenCard key={open} id={open} onGone={() => setOpen()} />
           ) : writing ? (
             <>
@@ -184,11 +197,15 @@ export function Contacts() {
                 onCancel={() => setWriting(false)}
               />
             </>
-          ) : (
-            <p className="quiet">{t('contacts.openOne')}</p>
-          )}
-        </section>
-      </div>
+          ) : null
+        }
+        nothing={t('contacts.openOne')}
+        back={t('contacts.back')}
+        onBack={() => {
+          setWriting(false);
+          setOpen();
+        }}
+      />
       <Suspense>{importing && <ImportSheet onClose={() => setImporting(false)} />}</Suspense>
     </div>
   );

@@ -77,7 +77,7 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
             </p>
           )}
         </div>
-        <div className="flex gap-2">
+        <div className="flex gap-2 max-sm:basis-full">
           <button type="button" className="btn btn-sm btn-plain" onClick={onEdit}>
             {t('contacts.edit')}
           </button>

@@ -79,7 +79,7 @@ function ParkedForMe({ slot }: { slot: SlotView }) {
   const name = nameOf(who, t('party.withheld'));
   return (
     <li className={`${ROW} bg-accent/15`}>
-      <p className="min-w-0 flex-1">
+      <p className="min-w-0 flex-1 max-sm:basis-full">
         <span className="font-semibold">{name}</span>{' '}
         <span className="quiet">
           {[
@@ -111,7 +111,7 @@ function NewMessage({ message }: { message: MessageView }) {
   ];
   return (
     <li className={ROW}>
-      <p className="min-w-0 flex-1">
+      <p className="min-w-0 flex-1 max-sm:basis-full">
         <span className="font-semibold">{nameOf(message.who, t('party.withheld'))}</span>{' '}
         <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
         {message.firstWords && (
@@ -120,7 +120,7 @@ function NewMessage({ message }: { message: MessageView }) {
           </span>
         )}
       </p>
-      <p className="quiet text-sm">{moment(message.began, now)}</p>
+      <p className="quiet text-sm max-sm:mr-auto">{moment(message.began, now)}</p>
       <Link to={`/voicemail?message=${message.id}`} className="btn btn-sm btn-primary">
         <IconMessage size={16} aria-hidden="true" />
         {t('worklist.open')}
@@ -144,12 +144,12 @@ function Missed({ missed }: { missed: ToCallBack }) {
   ];
   return (
     <li className={ROW}>
-      <p className="min-w-0 flex-1">
+      <p className="min-w-0 flex-1 max-sm:basis-full">
         <span className="font-semibold">{name}</span>{' '}
         <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
         <TakenOn missed={missed} />
       </p>
-      <p className="quiet text-sm">
+      <p className="quiet text-sm max-sm:mr-auto">
         {missed.times > 1
           ? t('worklist.times', {
               count: missed.times,

@@ -29,11 +29,11 @@ export function FollowUpRow({ followUp, compact = false }: Props) {
   return (
     <li className={compact ? 'py-0.5 text-sm' : 'px-4 py-1.5'}>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <p className="min-w-0 flex-1">
+        <p className="min-w-0 flex-1 max-sm:basis-full">
           <span className="font-semibold break-words">{what}</span>{' '}
           <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
         </p>
-        <p className={dueNow ? 'text-error text-sm font-semibold' : 'quiet text-sm'}>
+        <p className={`text-sm max-sm:mr-auto ${dueNow ? 'text-error font-semibold' : 'quiet'}`}>
           {t('followUp.due', { at })}
         </p>
         {!compact && who?.dial && <CallPartyButton party={who} word={t('dial.call')} />}

@@ -4,11 +4,14 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
 import type { HistoryEntry } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
+import { CardAndKey } from '../contacts/CardAndKey';
 import { Cord } from '../cord/Cord';
+import { useSwipe } from '../ui/useSwipe';
 import { NoteField } from '../followup/NoteField';
 import { Outcome } from '../followup/Outcome';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { clockTime, dayAndTime, timeOfDay } from '../words/time';
+import { copyNumber, remove } from './entries';
 import { outcome } from './outcome';
 
 /** Only who opens a recorded call needs a player. */
@@ -26,6 +29,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   const [open, setOpen] = useState(false);
   const details = useId();
   const name = nameOf(entry.other, t('party.withheld'));
+  const swipe = useSwipe(() => void remove([entry.id]));
   const { missed } = entry;
   const Arrow = entry.direction === 'PLACED' ? IconArrowUpRight : IconArrowDownLeft;
   const about = [
@@ -37,8 +41,11 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   ];
 
   return (
-    <div className="border-base-300 border-b">
-      <div className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-3 max-sm:flex-wrap">
+    <div className="border-base-300 overflow-hidden border-b">
+      <div
+        {...swipe}
+        className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-3 max-sm:flex-wrap"
+      >
         <input
           type="checkbox"
           checked={chosen}
@@ -59,7 +66,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
             role="img"
             aria-label={t(`history.direction.${entry.direction}`)}
           />
-          <span className="quiet w-11 shrink-0">{timeOfDay(entry.began)}</span>
+          <span className="quiet w-11 shrink-0 max-sm:hidden">{timeOfDay(entry.began)}</span>
           <span className="min-w-0 flex-1">
             <span className="flex flex-wrap items-baseline gap-x-2">
               <span className="font-semibold break-words">{name}</span>
@@ -68,6 +75,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
             <span
               className={`block text-sm sm:hidden ${missed ? 'text-error font-semibold' : 'quiet'}`}
             >
+              <span className="quiet font-normal">{timeOfDay(entry.began)} · </span>
               {outcome(entry, t)}
             </span>
           </span>
@@ -82,7 +90,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
           <IconChevronDown
             size={16}
             aria-hidden="true"
-            className={`shrink-0 ${open ? 'rotate-180' : ''}`}
+            className={`shrink-0 max-sm:hidden ${open ? 'rotate-180' : ''}`}
           />
         </button>
         {entry.other.dial && <CallPartyButton party={entry.other} word={t('dial.call')} />}
@@ -108,6 +116,18 @@ export function Entry({ entry, chosen, onChoose }: Props) {
               {t(entry.ruling.block ? 'history.ruling.openBlocks' : 'history.ruling.open')}
             </Link>
           )}
+          <div className="mt-3 flex flex-wrap gap-2">
+            <CardAndKey other={entry.other} />
+            {entry.other.number && (
+              <button
+                type="button"
+                className="btn btn-sm btn-plain"
+                onClick={() => void copyNumber(entry)}
+              >
+                {t('history.copy')}
+              </button>
+            )}
+          </div>
           <div className="mt-3 grid gap-2 sm:max-w-xl">
             <div>
               <Outcome call={entry.call} chosen={entry.outcome} />

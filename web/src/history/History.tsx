@@ -8,6 +8,8 @@ import { get, sentence } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
 import { useSettled } from '../live/useSettled';
+import { BehindKey } from '../ui/BehindKey';
+import { Filters } from '../ui/Filters';
 import { dayOf, dayTitle } from '../words/time';
 import { Chosen } from './Chosen';
 import { Entry } from './Entry';
@@ -38,7 +40,7 @@ export function History() {
   const [searched, setSearched] = useSearchParams();
   const [chosenNarrow, setNarrowed] = useState<Narrowed>(NOTHING);
   const narrowed = { ...chosenNarrow, contact: searched.get('contact') ?? '' };
-  const isNarrowed = Object.values(narrowed).some(Boolean);
+  const set = [filter !== 'ALL', ...Object.values(narrowed)].filter(Boolean).length;
   const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
     useInfiniteQuery({
       queryKey: ['history', filter, wanted, narrowed],
@@ -71,36 +73,49 @@ export function History() {
     <div className="flex min-h-0 flex-1 flex-col">
       <h1 className="sr-only">{t('tab.history')}</h1>
       <div className="mb-3 flex flex-wrap items-center gap-2">
-        <div role="group" aria-label={t('history.which')} className="flex flex-wrap gap-1">
-          {FILTERS.map((each) => (
-            <button
-              key={each}
-              type="button"
-              aria-pressed={filter === each}
-              className={`btn btn-sm ${filter === each ? 'btn-primary' : 'btn-plain'}`}
-              onClick={() => setFilter(each)}
-            >
-              {t(`history.filter.${each}`)}
-            </button>
-          ))}
-        </div>
-        <Link to="/history/recordings" className="btn btn-sm btn-plain">
+        <Filters set={set}>
+          <div role="group" aria-label={t('history.which')} className="flex flex-wrap gap-1">
+            {FILTERS.map((each) => (
+              <button
+                key={each}
+                type="button"
+                aria-pressed={filter === each}
+                className={`btn btn-sm ${filter === each ? 'btn-primary' : 'btn-plain'}`}
+                onClick={() => setFilter(each)}
+              >
+                {t(`history.filter.${each}`)}
+              </button>
+            ))}
+          </div>
+          <Narrow
+            narrowed={narrowed}
+            onChange={(next) => {
+              setNarrowed(next);
+              if (!next.contact) {
+                setSearched({}, { replace: true });
+              }
+            }}
+          />
+        </Filters>
+        <Link to="/history/recordings" className="btn lg:btn-sm btn-plain">
           {t('history.recordings')}
         </Link>
-        <Link to="/history/follow-ups" className="btn btn-sm btn-plain">
+        <Link to="/history/follow-ups" className="btn lg:btn-sm btn-plain">
           {t('history.followUps')}
         </Link>
-        <a
-          className="btn btn-sm btn-plain ml-auto"
-          href={fileOf({ filter, text: wanted, ...narrowed })}
-          download
-        >
-          {t('history.save')}
-        </a>
-        <button type="button" className="btn btn-sm btn-plain" onClick={() => setPrinting(true)}>
-          {t('history.print')}
-        </button>
-        <label className="input input-sm bg-base-100 w-60 max-sm:w-full">
+        <BehindKey word={t('history.files')}>
+          <a
+            className="btn btn-sm btn-plain lg:ml-auto"
+            href={fileOf({ filter, text: wanted, ...narrowed })}
+            download
+          >
+            {t('history.save')}
+          </a>
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => setPrinting(true)}>
+            {t('history.print')}
+          </button>
+        </BehindKey>
+        <label className="input input-sm bg-base-100 w-60 max-lg:order-first max-sm:w-full">
           <IconSearch size={16} aria-hidden="true" />
           <input
             type="search"
@@ -112,15 +127,6 @@ export function History() {
           />
         </label>
       </div>
-      <Narrow
-        narrowed={narrowed}
-        onChange={(next) => {
-          setNarrowed(next);
-          if (!next.contact) {
-            setSearched({}, { replace: true });
-          }
-        }}
-      />
       <div
         ref={scrolled}
         className="sheet min-h-0 flex-1 overflow-y-auto max-lg:h-[75dvh] max-lg:flex-none"
@@ -144,7 +150,7 @@ export function History() {
             {t(
               hasNextPage
                 ? 'history.noneSoFar'
-                : text || filter !== 'ALL' || isNarrowed
+                : text || set > 0
                   ? 'history.noneFound'
                   : 'history.none',
             )}

@@ -47,7 +47,7 @@ export function Narrow({ narrowed, onChange }: Props) {
     <div
       role="group"
       aria-label={t('history.narrow.title')}
-      className="-mt-1 mb-2 flex flex-wrap items-center gap-2"
+      className="flex flex-wrap items-center gap-2 lg:order-last lg:basis-full"
     >
       {choices.map(([name, label, any, options]) =>
         options.length === 0 ? null : (

@@ -17,7 +17,7 @@ export function Notices() {
   const log = (
     <div
       role="log"
-      className="pointer-events-none fixed inset-x-4 bottom-18 z-30 lg:bottom-36 flex flex-col items-start gap-2"
+      className="pointer-events-none fixed inset-x-4 bottom-[calc(4.5rem+var(--foot,0px))] z-30 lg:bottom-36 flex flex-col items-start gap-2"
     >
       {notices.slice(-4).map((shown) => (
         <OneNotice key={shown.key} shown={shown} />

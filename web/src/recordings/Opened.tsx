@@ -13,8 +13,14 @@ import { Remarks } from './Remarks';
 import { WhatOneDoes } from './WhatOneDoes';
 import { noteOf, recording } from './recordings';
 
+interface Props {
+  id: number;
+  /** It is to be deleted: nothing of it is asked for any more. */
+  onGone: () => void;
+}
+
 /** A recording, opened: both sides as a band, what is in it, what was said, what one does with it. */
-export function Opened({ id }: { id: number }) {
+export function Opened({ id, onGone }: Props) {
   const { data, error } = useQuery(recording(id));
   if (error) {
     return (
@@ -23,13 +29,18 @@ export function Opened({ id }: { id: number }) {
       </p>
     );
   }
-  return data ? <Whole opened={data} /> : null;
+  return data ? <Whole opened={data} onGone={onGone} /> : null;
 }
 
 /** The server notes who listens: the page has nothing to report. */
 const nothing = () => undefined;
 
-function Whole({ opened }: { opened: RecordingOpened }) {
+interface WholeProps {
+  opened: RecordingOpened;
+  onGone: () => void;
+}
+
+function Whole({ opened, onGone }: WholeProps) {
   const { t } = useTranslation();
   const { id, other, line, began, from, until, length, note } = opened.recording;
   const player = usePlayer(`/api/recordings/${id}/sound`, nothing);
@@ -65,7 +76,7 @@ function Whole({ opened }: { opened: RecordingOpened }) {
         {t('recording.sides', { owner: opened.owner, other: name })}
       </p>
       <Marks marks={opened.marks} player={player} />
-      <WhatOneDoes opened={opened} />
+      <WhatOneDoes opened={opened} onGone={onGone} />
       <Remarks opened={opened} player={player} />
       <Conversation opened={opened} player={player} name={name} />
       {opened.mayHandOn && (

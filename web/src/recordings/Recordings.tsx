@@ -5,8 +5,8 @@ import { Link, useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
 import type { RecordingView } from '../api/types';
 import { nameOf } from '../calls/order';
-import { useCalls } from '../calls/store';
-import { useKeys } from '../ui/keys';
+import { useStepping } from '../calls/useStepping';
+import { TwoPanes } from '../ui/TwoPanes';
 import { addWords } from '../words';
 import { clockTime, dayAndTime } from '../words/time';
 import { Opened } from './Opened';
@@ -20,72 +20,61 @@ export function Recordings() {
   const { t } = useTranslation();
   const [address, setAddress] = useSearchParams();
   const open = Number(address.get('recording')) || undefined;
-  const setOpen = (id: number) => setAddress({ recording: String(id) }, { replace: true });
+  const setOpen = (id?: number) =>
+    setAddress(id ? { recording: String(id) } : {}, { replace: !id || open !== undefined });
   const { data, error, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery(allRecordings);
   const recordings = useMemo(() => data?.pages.flatMap((page) => page.recordings) ?? [], [data]);
-  const free = useCalls().length < 2;
 
-  const step = (by: number) => () => {
-    const at = recordings.findIndex((each) => each.id === open);
-    const next = recordings[at < 0 ? 0 : Math.max(0, Math.min(recordings.length - 1, at + by))];
-    if (next) {
-      setOpen(next.id);
-    }
-    return next !== undefined;
-  };
-  useKeys(
-    free
-      ? [
-          { key: 'arrowdown', run: step(1) },
-          { key: 'arrowup', run: step(-1) },
-        ]
-      : [],
+  useStepping(
+    recordings.map((each) => each.id),
+    open,
+    setOpen,
   );
 
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <div className="mb-3 flex flex-wrap items-center gap-3">
-        <h1 className="text-lg font-bold">{t('recording.title')}</h1>
-        <Link to="/history" className="btn btn-sm btn-plain">
-          {t('recording.history')}
-        </Link>
-      </div>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
-        <section
-          aria-label={t('recording.list')}
-          className="sheet min-h-0 overflow-y-auto max-lg:max-h-[45dvh]"
-        >
-          {error && (
-            <p role="alert" className="text-error p-4 font-semibold">
-              {sentence(error)}
-            </p>
-          )}
-          {isPending && <p className="quiet p-4">{t('loading')}</p>}
-          {data && recordings.length === 0 && <p className="quiet p-4">{t('recording.none')}</p>}
-          {recordings.length > 0 && <List recordings={recordings} open={open} onOpen={setOpen} />}
-          {hasNextPage && (
-            <div className="p-3 text-center">
-              <button
-                type="button"
-                className="btn btn-sm btn-plain"
-                onClick={() => void fetchNextPage()}
-              >
-                {t('history.older')}
-              </button>
-            </div>
-          )}
-        </section>
-        <section
-          aria-label={t('recording.opened')}
-          className="sheet min-h-0 overflow-y-auto p-5 sm:p-6"
-        >
-          {open === undefined ? (
-            <p className="quiet">{t('recording.openOne')}</p>
-          ) : (
-            <Opened key={open} id={open} />
-          )}
-        </section>
-      </div>
+      <TwoPanes
+        columns="lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]"
+        above={
+          <div className="mb-3 flex flex-wrap items-center gap-3">
+            <h1 className="text-lg font-bold">{t('recording.title')}</h1>
+            <Link to="/history" className="btn btn-sm btn-plain">
+              {t('recording.history')}
+            </Link>
+          </div>
+        }
+        listLabel={t('recording.list')}
+        list={
+          <>
+            {error && (
+              <p role="alert" className="text-error p-4 font-semibold">
+                {sentence(error)}
+              </p>
+            )}
+            {isPending && <p className="quiet p-4">{t('loading')}</p>}
+            {data && recordings.length === 0 && <p className="quiet p-4">{t('recording.none')}</p>}
+            {recordings.length > 0 && <List recordings={recordings} open={open} onOpen={setOpen} />}
+            {hasNextPage && (
+              <div className="p-3 text-center">
+                <button
+                  type="button"
+                  className="btn btn-sm btn-plain"
+                  onClick={() => void fetchNextPage()}
+                >
+                  {t('history.older')}
+                </button>
+              </div>
+            )}
+          </>
+        }
+        openedLabel={t('recording.opened')}
+        opened={
+          open === undefined ? null : <Opened key={open} id={open} onGone={() => setOpen()} />
+        }
+        nothing={t('recording.openOne')}
+        back={t('recording.back')}
+        onBack={() => setOpen()}
+      />
     </div>
   );
 }

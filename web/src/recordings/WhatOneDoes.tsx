@@ -11,8 +11,14 @@ import { keepUntil, remove, takeBack } from './recordings';
 const YEAR_MS = 365 * 86_400_000;
 const YEARS = [1, 5, 10] as const;
 
+interface Props {
+  opened: RecordingOpened;
+  /** It is to be deleted: nothing of it is asked for any more. */
+  onGone: () => void;
+}
+
 /** Save it, hand it on, keep it for longer, delete it: what the office and its owner allow. */
-export function WhatOneDoes({ opened }: { opened: RecordingOpened }) {
+export function WhatOneDoes({ opened, onGone }: Props) {
   const { t } = useTranslation();
   const { wideband } = useSoundState();
   const [handing, setHanding] = useState(false);
@@ -42,7 +48,14 @@ export function WhatOneDoes({ opened }: { opened: RecordingOpened }) {
           {t('recording.hand')}
         </button>
         {opened.mayRemove && (
-          <button type="button" className="btn btn-plain" onClick={() => void remove(id)}>
+          <button
+            type="button"
+            className="btn btn-plain"
+            onClick={() => {
+              onGone();
+              void remove(id);
+            }}
+          >
             <IconTrash size={18} aria-hidden="true" />
             {t('recording.remove')}
           </button>

@@ -74,7 +74,7 @@ export function Frame({ children }: { children: ReactNode }) {
     <div className="flex min-h-dvh flex-col max-md:pb-14 lg:h-dvh">
       <Header onKeys={() => setKeysOpen(true)} onStatus={() => setStatusOpen(true)} />
       <Banner />
-      <main className="relative mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-4">
+      <main className="relative mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-[calc(1rem+var(--foot,0px))] md:pb-4">
         {children}
         {/* At the foot: nothing of the view moves when a call begins or ends. */}
         {pathname !== '/desk' && <CallsElsewhere />}

@@ -2,6 +2,7 @@ import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
 import { Voices } from '../sound/Voices';
 import { CallButtons } from '../calls/CallButtons';
+import { Foot } from '../ui/Foot';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
 import { CameFrom, Times, Who } from './StripParts';
@@ -30,8 +31,10 @@ export function ActiveStrip({ call }: { call: CallView }) {
         </div>
         <Voices call={call} />
       </div>
-      <div className="mt-1.5">
-        <CallButtons call={call} wide />
+      <div className="md:mt-1.5">
+        <Foot>
+          <CallButtons call={call} wide />
+        </Foot>
       </div>
       {/* Beneath the keys, which must not move when somebody comes or leaves. */}
       {call.conference && <Members call={call} conference={call.conference} />}

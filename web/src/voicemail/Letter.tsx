@@ -25,8 +25,14 @@ import { PassOn } from './PassOn';
 import { Transcript } from './Transcript';
 import { dealt, heard, keepNote, letterOf, remove } from './messages';
 
+interface Props {
+  id: number;
+  /** It is to be deleted: nothing of it is asked for any more. */
+  onGone: () => void;
+}
+
 /** A message, opened: its sound as a band, under it what was said, beneath what one does with it. */
-export function Letter({ id }: { id: number }) {
+export function Letter({ id, onGone }: Props) {
   const { data, error } = useQuery(letterOf(id));
   if (error) {
     return (
@@ -35,10 +41,15 @@ export function Letter({ id }: { id: number }) {
       </p>
     );
   }
-  return data ? <Opened key={id} letter={data} /> : null;
+  return data ? <Opened key={id} letter={data} onGone={onGone} /> : null;
 }
 
-function Opened({ letter }: { letter: MessageLetter }) {
+interface OpenedProps {
+  letter: MessageLetter;
+  onGone: () => void;
+}
+
+function Opened({ letter, onGone }: OpenedProps) {
   const { t } = useTranslation();
   const { message } = letter;
   const { id } = message;
@@ -74,7 +85,7 @@ function Opened({ letter }: { letter: MessageLetter }) {
       <div className="mt-4">
         <Transcript letter={letter} player={player} />
       </div>
-      <Deeds letter={letter} />
+      <Deeds letter={letter} onGone={onGone} />
       <Note
         key={message.note}
         note={message.note}
@@ -100,7 +111,7 @@ function fate(message: MessageView, t: ReturnType<typeof useTranslation>['t']): 
 }
 
 /** What one does with a message. Letters mean calls as long as there are any. */
-function Deeds({ letter }: { letter: MessageLetter }) {
+function Deeds({ letter, onGone }: OpenedProps) {
   const { t } = useTranslation();
   const { message, numbers } = letter;
   const { id } = message;
@@ -113,9 +124,12 @@ function Deeds({ letter }: { letter: MessageLetter }) {
       p: () => setPassing(true),
       d: () => dealt(id, !message.dealt),
       u: () => heard(id, message.fresh),
-      delete: () => remove([id]),
+      delete() {
+        onGone();
+        return remove([id]);
+      },
     }),
-    [id, message],
+    [id, message, onGone],
   );
   useKeys(
     useMemo(

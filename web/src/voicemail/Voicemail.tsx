@@ -6,6 +6,7 @@ import { useSearchParams } from 'wouter';
 import { sentence } from '../api/client';
 import { useStepping } from '../calls/useStepping';
 import { useSettled } from '../live/useSettled';
+import { TwoPanes } from '../ui/TwoPanes';
 import { Leaving } from './Leaving';
 import { Letter } from './Letter';
 import { Tray } from './Tray';
@@ -25,7 +26,8 @@ export function Voicemail() {
   const [text, setText] = useState('');
   const [address, setAddress] = useSearchParams();
   const open = Number(address.get('message')) || undefined;
-  const setOpen = (id?: number) => setAddress(id ? { message: String(id) } : {}, { replace: true });
+  const setOpen = (id?: number) =>
+    setAddress(id ? { message: String(id) } : {}, { replace: !id || open !== undefined });
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [greetings, setGreetings] = useState(false);
   const wanted = useSettled(text.trim(), TYPING_MS);
@@ -55,111 +57,114 @@ export function Voicemail() {
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <h1 className="sr-only">{t('tab.voicemail')}</h1>
-      <div className="mb-3 flex flex-wrap items-center gap-2">
-        <div role="group" aria-label={t('voicemail.which')} className="flex gap-1">
-          {(['all', 'new', 'blocked'] as const).map((each) => (
-            <button
-              key={each}
-              type="button"
-              aria-pressed={which === each}
-              className={`btn btn-sm ${which === each ? 'btn-primary' : 'btn-plain'}`}
-              onClick={() => setWhich(each)}
-            >
-              {t(`voicemail.${each}`, { count: fresh })}
-            </button>
-          ))}
-        </div>
-        <label className="input input-sm bg-base-100 w-64 max-sm:w-full">
-          <IconSearch size={16} aria-hidden="true" />
-          <input
-            type="search"
-            aria-label={t('voicemail.search')}
-            placeholder={t('voicemail.search')}
-            maxLength={100}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </label>
-        <button
-          type="button"
-          className="btn btn-sm btn-plain ml-auto"
-          onClick={() => setGreetings(true)}
-        >
-          <IconMicrophone size={16} aria-hidden="true" />
-          {t('voicemail.greetings')}
-        </button>
-      </div>
-      <Leaving />
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[430px_minmax(0,1fr)]">
-        <section
-          aria-label={t('voicemail.tray')}
-          className="sheet min-h-0 overflow-y-auto max-lg:max-h-[45dvh]"
-        >
-          {there.length > 0 && (
-            <div className="bg-base-200 border-base-300 sticky top-0 flex flex-wrap items-center gap-2 border-b px-3 py-1.5">
-              <span className="font-semibold">
-                {t('voicemail.chosen', { count: there.length })}
-              </span>
+      <TwoPanes
+        above={
+          <>
+            <div className="mb-3 flex flex-wrap items-center gap-2">
+              <div role="group" aria-label={t('voicemail.which')} className="flex gap-1">
+                {(['all', 'new', 'blocked'] as const).map((each) => (
+                  <button
+                    key={each}
+                    type="button"
+                    aria-pressed={which === each}
+                    className={`btn btn-sm ${which === each ? 'btn-primary' : 'btn-plain'}`}
+                    onClick={() => setWhich(each)}
+                  >
+                    {t(`voicemail.${each}`, { count: fresh })}
+                  </button>
+                ))}
+              </div>
+              <label className="input input-sm bg-base-100 w-64 max-sm:w-full">
+                <IconSearch size={16} aria-hidden="true" />
+                <input
+                  type="search"
+                  aria-label={t('voicemail.search')}
+                  placeholder={t('voicemail.search')}
+                  maxLength={100}
+                  value={text}
+                  onChange={(event) => setText(event.target.value)}
+                />
+              </label>
               <button
                 type="button"
-                className="btn btn-xs btn-plain"
-                onClick={() => there.forEach((id) => void heard(id, false))}
+                className="btn btn-sm btn-plain ml-auto"
+                onClick={() => setGreetings(true)}
               >
-                {t('voicemail.unheard')}
-              </button>
-              <button
-                type="button"
-                className="btn btn-xs btn-plain"
-                onClick={() => {
-                  void remove(there);
-                  setChosen(new Set());
-                }}
-              >
-                {t('voicemail.remove')}
+                <IconMicrophone size={16} aria-hidden="true" />
+                {t('voicemail.greetings')}
               </button>
             </div>
-          )}
-          {error && (
-            <p role="alert" className="text-error p-4 font-semibold">
-              {sentence(error)}
-            </p>
-          )}
-          {isPending && <p className="quiet p-4">{t('loading')}</p>}
-          {data && messages.length === 0 && (
-            <p className="quiet p-4">
-              {t(text || which !== 'all' ? 'voicemail.noneFound' : 'voicemail.none')}
-            </p>
-          )}
-          <Tray
-            messages={messages}
-            open={open}
-            chosen={chosen}
-            onOpen={setOpen}
-            onChoose={choose}
-          />
-          {hasNextPage && (
-            <div className="p-3 text-center">
-              <button
-                type="button"
-                className="btn btn-sm btn-plain"
-                onClick={() => void fetchNextPage()}
-              >
-                {t('history.older')}
-              </button>
-            </div>
-          )}
-        </section>
-        <section
-          aria-label={t('voicemail.letter')}
-          className="sheet min-h-0 overflow-y-auto p-5 sm:p-6"
-        >
-          {open !== undefined && messages.some((each) => each.id === open) ? (
-            <Letter id={open} />
-          ) : (
-            <p className="quiet">{t('voicemail.openOne')}</p>
-          )}
-        </section>
-      </div>
+            <Leaving />
+          </>
+        }
+        listLabel={t('voicemail.tray')}
+        list={
+          <>
+            {there.length > 0 && (
+              <div className="bg-base-200 border-base-300 sticky top-0 flex flex-wrap items-center gap-2 border-b px-3 py-1.5">
+                <span className="font-semibold">
+                  {t('voicemail.chosen', { count: there.length })}
+                </span>
+                <button
+                  type="button"
+                  className="btn btn-xs btn-plain"
+                  onClick={() => there.forEach((id) => void heard(id, false))}
+                >
+                  {t('voicemail.unheard')}
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-xs btn-plain"
+                  onClick={() => {
+                    void remove(there);
+                    setChosen(new Set());
+                  }}
+                >
+                  {t('voicemail.remove')}
+                </button>
+              </div>
+            )}
+            {error && (
+              <p role="alert" className="text-error p-4 font-semibold">
+                {sentence(error)}
+              </p>
+            )}
+            {isPending && <p className="quiet p-4">{t('loading')}</p>}
+            {data && messages.length === 0 && (
+              <p className="quiet p-4">
+                {t(text || which !== 'all' ? 'voicemail.noneFound' : 'voicemail.none')}
+              </p>
+            )}
+            <Tray
+              messages={messages}
+              open={open}
+              chosen={chosen}
+              onOpen={setOpen}
+              onChoose={choose}
+            />
+            {hasNextPage && (
+              <div className="p-3 text-center">
+                <button
+                  type="button"
+                  className="btn btn-sm btn-plain"
+                  onClick={() => void fetchNextPage()}
+                >
+                  {t('history.older')}
+                </button>
+              </div>
+            )}
+          </>
+        }
+        openedLabel={t('voicemail.letter')}
+        opened={
+          open !== undefined && messages.some((each) => each.id === open) ? (
+            <Letter id={open} onGone={() => setOpen()} />
+          ) : null
+        }
+        nothing={t('voicemail.openOne')}
+        back={t('voicemail.back')}
+        onBack={() => setOpen()}
+      />
       <Suspense>{greetings && <GreetingsSheet onClose={() => setGreetings(false)} />}</Suspense>
     </div>
   );
