@@ -2168,6 +2168,7 @@ export interface components {
             digits: string;
             /** @enum {string} */
             otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "ASKED" | "REFUSAL";
+            left: boolean;
             device?: string;
             /** @enum {string} */
             deviceKind?: "WINDOW" | "TELEPHONE";
@@ -3160,6 +3161,7 @@ export interface components {
             digits: string;
             /** @enum {string} */
             otherHears: "SILENCE" | "SPEECH" | "MUSIC" | "RINGING" | "ASKED" | "REFUSAL";
+            left: boolean;
         };
         StationView: {
             /** @enum {string} */

@@ -20,16 +20,13 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
   if (call.slot) {
     return t('how.parked', { slot: call.slot });
   }
-  const line = call.line ? t('how.line', { line: call.line }) : t('how.own');
   const others = call.device && call.device !== device;
   return [
     call.conference ? conference(call.conference, t) : '',
-    call.direction === 'PLACED' ? t('how.placed') : line,
+    call.direction === 'PLACED' ? t('how.placed') : on(call, t),
     call.behalf &&
       t(call.direction === 'PLACED' ? 'how.placedFor' : 'how.callsFor', { name: call.behalf }),
     call.sentBy && t('how.sentBy', { name: call.sentBy }),
-    call.forwardedFrom && t('how.forwardedFrom', { name: call.forwardedFrom }),
-    !call.forwardedFrom && call.answersFor && t('how.answersFor', { name: call.answersFor }),
     ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
     call.silenced && t('how.silenced'),
     call.outside && t(`how.outside.${call.outside.stage}`, { number: call.outside.number }),
@@ -37,6 +34,18 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
   ]
     .filter(Boolean)
     .join(' · ');
+}
+
+/** On which line it came, or for whom it was. */
+function on(call: CallView, t: TFunction): string {
+  if (call.forwardedFrom) {
+    return t('how.forwardedFrom', { name: call.forwardedFrom });
+  }
+  if (call.answersFor) {
+    const how = call.phase === 'RINGING' ? 'how.answersFor' : 'how.answeredFor';
+    return t(how, { name: call.answersFor });
+  }
+  return call.line ? t('how.line', { line: call.line }) : t('how.own');
 }
 
 function returned(back: NonNullable<CallView['returned']>, name: string, t: TFunction): string {

@@ -15,7 +15,7 @@ import { CallPartyButton } from '../people/CallPartyButton';
 import { useMe } from '../session/session';
 import { Leaving } from '../voicemail/Leaving';
 import { useNewMessages } from '../voicemail/messages';
-import { clockTime, dayOf, longDay, timeOfDay } from '../words/time';
+import { clockTime, dayAndTime } from '../words/time';
 import { TakeOn, TakenOn } from './TakeOn';
 
 /** What waits for me while I have no call: callers parked for me, new messages, missed calls to return. */
@@ -120,18 +120,13 @@ function NewMessage({ message }: { message: MessageView }) {
           </span>
         )}
       </p>
-      <p className="quiet text-sm max-sm:mr-auto">{moment(message.began, now)}</p>
+      <p className="quiet text-sm max-sm:mr-auto">{dayAndTime(message.began, now)}</p>
       <Link to={`/voicemail?message=${message.id}`} className="btn btn-sm btn-primary">
         <IconMessage size={16} aria-hidden="true" />
         {t('worklist.open')}
       </Link>
     </li>
   );
-}
-
-/** The time, with the day when it is not this one. */
-function moment(at: string, now: number): string {
-  return (dayOf(at) === dayOf(now) ? '' : `${longDay(at, now)}, `) + timeOfDay(at);
 }
 
 function Missed({ missed }: { missed: ToCallBack }) {
@@ -153,10 +148,10 @@ function Missed({ missed }: { missed: ToCallBack }) {
         {missed.times > 1
           ? t('worklist.times', {
               count: missed.times,
-              since: moment(missed.since, now),
-              last: moment(missed.last, now),
+              since: dayAndTime(missed.since, now),
+              last: dayAndTime(missed.last, now),
             })
-          : moment(missed.since, now)}
+          : dayAndTime(missed.since, now)}
       </p>
       <TakeOn missed={missed} />
       <CallPartyButton party={missed.who} word={t('worklist.call')} />

@@ -8,6 +8,7 @@ import { FollowUpForm } from './FollowUpForm';
 import { Outcome } from './Outcome';
 import { type Over, finished } from './finished';
 import { add } from './followUps';
+import { useNote } from './useNote';
 
 /** After a call, in one line that stands in nobody's way: what came of it, and what is to be done. */
 export function Finished({ over }: { over: Over }) {
@@ -48,7 +49,7 @@ export function Finished({ over }: { over: Over }) {
       {open && (
         <div className="lg:sheet inset-x-0 top-full z-10 lg:absolute lg:px-4 lg:py-2 lg:shadow-xl">
           {open === 'follow' ? (
-            <FollowUpForm call={over.id} onKeep={add} onDone={() => setOpen('')} />
+            <FromNote call={over.id} onDone={() => setOpen('')} />
           ) : (
             <NoteField call={over.id} />
           )}
@@ -56,4 +57,15 @@ export function Finished({ over }: { over: Over }) {
       )}
     </section>
   );
+}
+
+interface FromNoteProps {
+  call: string;
+  onDone: () => void;
+}
+
+/** What is promised mostly is what the note was about. */
+function FromNote({ call, onDone }: FromNoteProps) {
+  const { title } = useNote(call).note;
+  return <FollowUpForm key={title} call={call} begin={title} onKeep={add} onDone={onDone} />;
 }

@@ -10,6 +10,8 @@ import { dayOf, timeOfDay } from '../words/time';
 interface Props {
   /** The call in which it was promised. */
   call?: string;
+  /** What a new one begins with. */
+  begin?: string;
   /** What is to be changed; a new one when there is none. */
   followUp?: FollowUpView;
   onKeep: (body: FollowUpBody) => Promise<unknown>;
@@ -21,7 +23,7 @@ const DAY_MS = 86_400_000;
 const MORNING = '09:00';
 
 /** What is to be done, when and by whom, in one line. */
-export function FollowUpForm({ call, followUp, onKeep, onDone }: Props) {
+export function FollowUpForm({ call, begin, followUp, onKeep, onDone }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const now = useNow();
@@ -56,7 +58,7 @@ export function FollowUpForm({ call, followUp, onKeep, onDone }: Props) {
           autoFocus
           maxLength={400}
           required
-          defaultValue={followUp?.what}
+          defaultValue={followUp?.what ?? begin}
           className="input input-sm bg-base-100 block w-full"
         />
       </label>

@@ -8,7 +8,8 @@ export function KnownLine({ number }: { number: string }) {
   const { t } = useTranslation();
   const now = useNow();
   const known = useKnown(number);
-  const last = known?.calls.find((each) => !each.missed) ?? known?.calls[0];
+  const last =
+    known?.calls.find((each) => each.talked > 0) ?? known?.calls.find((each) => each.missed);
   const note = known?.notes[0];
   const when = last && shortMoment(last.began, now);
   const open = known?.followUps.length ?? 0;

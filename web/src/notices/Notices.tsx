@@ -2,6 +2,8 @@ import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslation } from 'react-i18next';
 import { useArrival } from '../ui/arrival';
+import { KeyCap } from '../ui/KeyCap';
+import { useKeys } from '../ui/keys';
 import { useUppermostSheet } from '../ui/sheets';
 import { noticeSentence } from './noticeSentence';
 import { type Shown, dismiss, useNotices } from './store';
@@ -10,10 +12,29 @@ const SHOWN_FOR_MS = 10_000;
 /** What nobody should miss stays until it is put away. */
 const STAYS = ['tried'];
 
+/** Takes back what was done last, as long as its notice is there. */
+const UNDO = [
+  {
+    key: 'z',
+    ctrl: true,
+    always: true,
+    run() {
+      const last = useNotices.getState().notices.findLast((each) => each.undo);
+      if (!last) {
+        return false;
+      }
+      dismiss(last.key);
+      last.undo?.();
+      return true;
+    },
+  },
+];
+
 /** What I should be told once, in whole sentences; the latest stay in sight for a while, above any sheet. */
 export function Notices() {
   const notices = useNotices((store) => store.notices);
   const sheet = useUppermostSheet();
+  useKeys(UNDO);
   const log = (
     <div
       role="log"
@@ -52,7 +73,7 @@ function OneNotice({ shown }: { shown: Shown }) {
             undo();
           }}
         >
-          {t('notice.undo')}
+          {t('notice.undo')} <KeyCap name="Ctrl Z" />
         </button>
       )}
       <button

@@ -27,17 +27,14 @@ export function WhatOneDoes({ opened, onGone }: Props) {
     return null;
   }
   const save = (what: string, word: string) => (
-    <a className="btn btn-plain" href={`/api/recordings/${id}/${what}`} download>
-      <IconDownload size={18} aria-hidden="true" />
+    <a className="btn btn-sm btn-plain" href={`/api/recordings/${id}/${what}`} download>
+      <IconDownload size={16} aria-hidden="true" />
       {t(`recording.${word}`)}
     </a>
   );
   return (
     <>
       <div className="mt-5 flex flex-wrap items-center gap-2">
-        {save('file', 'saveSound')}
-        {wideband && save('opus', 'saveSmall')}
-        {opened.said.length > 0 && save('text', 'saveText')}
         <button
           type="button"
           className="btn btn-plain"
@@ -60,6 +57,11 @@ export function WhatOneDoes({ opened, onGone }: Props) {
             {t('recording.remove')}
           </button>
         )}
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        {save('file', 'saveSound')}
+        {wideband && save('opus', 'saveSmall')}
+        {opened.said.length > 0 && save('text', 'saveText')}
         {opened.mayKeep && <Keep opened={opened} />}
       </div>
       {handing && <HandOn id={id} onDone={() => setHanding(false)} />}

@@ -4,6 +4,7 @@ import { Cord } from '../cord/Cord';
 import { useNow } from '../live/now';
 import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
+import { Foot } from '../ui/Foot';
 import { CallButton } from '../calls/CallButton';
 import { aboutParty, nameOf } from '../calls/order';
 
@@ -23,7 +24,8 @@ export function Announcement({ call, caller }: Props) {
     ? caller.conference.members.map((each) => nameOf(each.who, t('party.withheld'))).join(', ')
     : '';
   const name = room ? t('conference.the') : nameOf(caller.other, t('party.withheld'));
-  const about = t(call.aside ? 'how.aside' : room ? 'how.adding' : 'how.announcing', { name });
+  const aside = room ? 'how.aside' : 'how.asideOne';
+  const about = t(call.aside ? aside : room ? 'how.adding' : 'how.announcing', { name });
   const present = clockTime(now - Date.parse(call.since));
   const waiting = clockTime(now - Date.parse(caller.since));
   const words: Partial<Record<CallView['actions'][number], string>> = {
@@ -83,16 +85,18 @@ export function Announcement({ call, caller }: Props) {
           <Cord course={caller.course} earlier={caller.earlier} now={now} />
         </div>
       </div>
-      <div className="mt-2 flex gap-1.5 pr-4 pb-2 max-lg:flex-wrap max-sm:[&_kbd]:hidden lg:[&_svg]:hidden">
-        {call.actions.map((action, index) => (
-          <span
-            key={action}
-            className={`lg:flex ${words[action] ? 'min-w-0' : 'shrink-0'} ${index === last ? 'ml-auto' : ''}`}
-          >
-            <CallButton call={call} action={action} word={words[action]} main={index === 0} />
-          </span>
-        ))}
-      </div>
+      <Foot>
+        <div className="flex gap-1.5 max-lg:flex-wrap md:mt-2 md:pr-4 md:pb-2 lg:[&_svg]:hidden">
+          {call.actions.map((action, index) => (
+            <span
+              key={action}
+              className={`lg:flex ${words[action] ? 'min-w-0' : 'shrink-0'} ${index === last ? 'ml-auto' : ''}`}
+            >
+              <CallButton call={call} action={action} word={words[action]} main={index === 0} />
+            </span>
+          ))}
+        </div>
+      </Foot>
     </article>
   );
 }

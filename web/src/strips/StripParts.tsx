@@ -72,7 +72,9 @@ export function State({ call }: { call: CallView }) {
   const now = useNow();
   return call.phase === 'FAILED'
     ? t(`failure.${call.failure}`, { name: nameOf(call.other, t('party.withheld')) })
-    : t(`phase.${call.phase}`, { time: clockTime(now - Date.parse(call.since)) });
+    : t(`phase.${call.left ? 'ASIDE' : call.phase}`, {
+        time: clockTime(now - Date.parse(call.since)),
+      });
 }
 
 /** How long somebody has waited, beside the cord. */

@@ -9,6 +9,8 @@ export interface Key {
   always?: boolean;
   /** Whether it works together with Alt only, or only alone; otherwise both ways. */
   alt?: 'with' | 'without';
+  /** Whether it works together with Ctrl (or Command) only. */
+  ctrl?: boolean;
 }
 
 function typing(target: EventTarget | null): boolean {
@@ -26,7 +28,8 @@ export function useKeys(keys: Key[]) {
   // Before anything is painted: what can be seen can be pressed.
   useLayoutEffect(() => {
     function pressed(event: KeyboardEvent) {
-      if (event.ctrlKey || event.metaKey || event.defaultPrevented || event.repeat) {
+      const ctrl = event.ctrlKey || event.metaKey;
+      if (event.defaultPrevented || event.repeat) {
         return;
       }
       if (!event.altKey && typing(event.target)) {
@@ -40,6 +43,7 @@ export function useKeys(keys: Key[]) {
       const found = keys.find(
         (each) =>
           each.key === event.key.toLowerCase() &&
+          (each.ctrl ?? false) === ctrl &&
           (!dialog || each.always) &&
           (each.alt === undefined || (each.alt === 'with') === event.altKey),
       );

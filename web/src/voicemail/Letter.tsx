@@ -20,7 +20,7 @@ import { Controls } from '../player/Controls';
 import { Note } from '../player/Note';
 import { usePlayer } from '../player/usePlayer';
 import { useSoundState } from '../sound/store';
-import { dayAndTime, timeOfDay } from '../words/time';
+import { dayAndTime } from '../words/time';
 import { PassOn } from './PassOn';
 import { Transcript } from './Transcript';
 import { dealt, heard, keepNote, letterOf, remove } from './messages';
@@ -102,7 +102,7 @@ function fate(message: MessageView, t: ReturnType<typeof useTranslation>['t']): 
     const it = message[what];
     return (
       it &&
-      t(`voicemail.${what}${it.mine ? 'ByMe' : 'By'}`, { name: it.name, time: timeOfDay(it.at) })
+      t(`voicemail.${what}${it.mine ? 'ByMe' : 'By'}`, { name: it.name, time: dayAndTime(it.at) })
     );
   };
   return [message.fresh && t('voicemail.fresh'), deed('heard'), deed('dealt')]
@@ -178,27 +178,29 @@ function Deeds({ letter, onGone }: OpenedProps) {
           <IconMailOpened size={18} aria-hidden="true" />
           {t(message.fresh ? 'voicemail.markHeard' : 'voicemail.unheard')} {cap('U')}
         </button>
-        <a className="btn btn-plain" href={`/api/voicemail/${id}/file`} download>
-          <IconDownload size={18} aria-hidden="true" />
-          {t('voicemail.saveSound')}
-        </a>
-        {wideband && (
-          <a className="btn btn-plain" href={`/api/voicemail/${id}/opus`} download>
-            <IconDownload size={18} aria-hidden="true" />
-            {t('voicemail.saveSmall')}
-          </a>
-        )}
-        {letter.words.length > 0 && (
-          <a className="btn btn-plain" href={`/api/voicemail/${id}/transcript`} download>
-            <IconDownload size={18} aria-hidden="true" />
-            {t('voicemail.saveText')}
-          </a>
-        )}
-        <CardAndKey other={message.who} />
         <button type="button" className="btn btn-plain" onClick={() => void deeds.delete()}>
           <IconTrash size={18} aria-hidden="true" />
           {t('voicemail.remove')} {cap('Del')}
         </button>
+      </div>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <a className="btn btn-sm btn-plain" href={`/api/voicemail/${id}/file`} download>
+          <IconDownload size={16} aria-hidden="true" />
+          {t('voicemail.saveSound')}
+        </a>
+        {wideband && (
+          <a className="btn btn-sm btn-plain" href={`/api/voicemail/${id}/opus`} download>
+            <IconDownload size={16} aria-hidden="true" />
+            {t('voicemail.saveSmall')}
+          </a>
+        )}
+        {letter.words.length > 0 && (
+          <a className="btn btn-sm btn-plain" href={`/api/voicemail/${id}/transcript`} download>
+            <IconDownload size={16} aria-hidden="true" />
+            {t('voicemail.saveText')}
+          </a>
+        )}
+        <CardAndKey other={message.who} />
       </div>
       {passing && <PassOn id={id} onDone={() => setPassing(false)} />}
     </>

@@ -1,6 +1,6 @@
 import i18next from 'i18next';
 import { afterEach, expect, test, vi } from 'vitest';
-import { clockTime, dayOf, longDay, setOfficeZone, timeOfDay } from './time';
+import { clockTime, dayAndTime, dayOf, longDay, setOfficeZone, timeOfDay } from './time';
 
 test.each([
   [-5, '0:00'],
@@ -25,6 +25,15 @@ test('days and times are those of the office, wherever its people are', () => {
   setOfficeZone('Asia/Tokyo');
   expect(timeOfDay('2026-06-15T08:05:00Z')).toBe('17:05');
   expect(longDay('2026-06-15T08:00:00Z', Date.parse('2026-09-01'))).toBe('Monday 15 June');
+});
+
+test('of today the time alone, else the day in short, with the year when it is another one', () => {
+  reads('en-GB');
+  setOfficeZone('Europe/London');
+  const now = Date.parse('2026-11-30T20:00:00Z');
+  expect(dayAndTime('2026-11-30T00:10:00Z', now)).toBe('00:10');
+  expect(dayAndTime('2026-11-26T23:15:00Z', now)).toBe('Thu 26 Nov, 23:15');
+  expect(dayAndTime('2025-12-26T23:15:00Z', now)).toBe('Fri 26 Dec 2025, 23:15');
 });
 
 test('they are written as the reader writes the language, and in no other', async () => {

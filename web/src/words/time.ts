@@ -59,15 +59,21 @@ export function longDay(instant: string, now: number): string {
   });
 }
 
-/** A day and its time, with the year. */
-export function dayAndTime(instant: string): string {
-  return format(instant, {
+/** A day in short and its time; with the year when it is not this one. */
+function farMoment(instant: string, now: number): string {
+  const thisYear = dayOf(instant).slice(0, 4) === dayOf(now).slice(0, 4);
+  const day = format(instant, {
+    weekday: 'short',
     day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
+    month: 'short',
+    ...(thisYear ? {} : { year: 'numeric' }),
   });
+  return `${day.replaceAll(',', '')}, ${timeOfDay(instant)}`;
+}
+
+/** When something was or will be, in the one form that all screens have: of today the time alone. */
+export function dayAndTime(instant: string, now = Date.now()): string {
+  return dayOf(instant) === dayOf(now) ? timeOfDay(instant) : farMoment(instant, now);
 }
 
 const DAY_MS = 86_400_000;
@@ -82,7 +88,7 @@ export function dayTitle(instant: string, now: number): string {
     : longDay(instant, now);
 }
 
-/** When something was or will be, in as few words as a row has room for. */
+/** The same within a sentence, where days nearby have names. */
 export function shortMoment(instant: string, now: number): string {
   const days = new Map([
     [dayOf(now), i18next.t('history.today')],
@@ -90,5 +96,5 @@ export function shortMoment(instant: string, now: number): string {
     [dayOf(now + DAY_MS), i18next.t('history.tomorrow')],
   ]);
   const near = days.get(dayOf(instant))?.toLowerCase();
-  return `${near ?? format(instant, { day: 'numeric', month: 'short' })} ${timeOfDay(instant)}`;
+  return near ? `${near} ${timeOfDay(instant)}` : farMoment(instant, now);
 }

@@ -170,7 +170,7 @@ class CallRulesTest {
     lotte.sees("Tomasz Brill", "ringing");
     joss.hasNoCalls();
     browsers.pass(Duration.ofSeconds(21));
-    joss.sees("Tomasz Brill", "rings for Lotte Penrose");
+    joss.sees("Tomasz Brill", "Rings for Lotte Penrose");
     joss.button("Answer").click();
     joss.sees("Tomasz Brill", "talking");
     joss.button("End").click();

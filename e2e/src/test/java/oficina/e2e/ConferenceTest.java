@@ -53,8 +53,8 @@ class ConferenceTest extends TomaszTalksToInes {
   void one_is_taken_aside_and_brought_back() {
     ines.button("Speak with Adaeze Moor aside").click();
     adaeze.sees("Ines Calloway", "talking");
-    ines.sees("A word aside. The conference goes on without the two of you.", "Adaeze Moor");
-    tomasz.sees("Ines Calloway", "they put you on hold");
+    ines.sees("A word aside. Tomasz Brill waits and hears music.", "Adaeze Moor");
+    tomasz.sees("Ines Calloway", "they speak with somebody aside");
     ines.page.reload();
     ines.button("Bring Adaeze Moor back").click();
     tomasz.sees("Conference", "Adaeze Moor");

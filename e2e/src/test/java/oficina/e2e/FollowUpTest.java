@@ -55,6 +55,7 @@ class FollowUpTest {
     Locator over = section(lotte, "The call with 0121 496 0101 is over");
     over.getByLabel("Outcome").selectOption("Booking made");
     over.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Follow up")).click();
+    assertThat(field(lotte, "What is to be done")).hasValue("Wool");
     field(lotte, "What is to be done").fill("Send her the timetable");
     whoDoesIt(lotte).selectOption("Joss Ardley");
     lotte.button("Keep it").click();

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Calls to and from the simulated outside network. */
 class OutsideTest {
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   @Test
   void a_subscriber_answers_and_talks_for_a_while() {

@@ -144,6 +144,7 @@ class RecordingTest {
     ines.button("Delete").click();
     ines.button("Undo").click();
     assertThat(rows(ines)).hasCount(2);
+    rows(ines).nth(1).click();
     ines.button("Delete").click();
     assertThat(ines.page.getByText("Nothing is recorded.")).isVisible();
   }

@@ -166,7 +166,9 @@ public final class Walk {
       found.add(Situation.OFF_DUTY);
     }
     boolean here = reach.hasDevice(person.id());
-    boolean othersRing = rules.rings().stream().anyMatch(each -> !each.who().equals(List.of(me)));
+    boolean othersRing =
+        !rules.rings().isEmpty()
+            && rules.rings().stream().anyMatch(each -> !each.who().equals(List.of(me)));
     if (status == Status.Kind.AWAY || (!here && !othersRing)) {
       found.add(Situation.NOT_THERE);
     } else if (here && (reach.onCall(person.id()) || !reach.takesCalls(person.id()))) {
@@ -217,15 +219,14 @@ public final class Walk {
 
   private @Nullable Rule rule(Party owner, Situation situation) {
     CallRules rules = office.directions().rulesOf(owner);
-    return rules.rules().isEmpty() ? null : rules.first(situation, knownTo(owner, rules), now);
+    return rules.rules().isEmpty()
+        ? null
+        : rules.first(situation, knownTo(owner, rules, situation), now);
   }
 
   /** The caller, with the companies by which this owner's rules may mean them. */
-  private Caller knownTo(Party owner, CallRules rules) {
-    boolean byCompany =
-        caller.number() != null
-            && rules.rules().stream().anyMatch(rule -> !rule.callers().companies().isEmpty());
-    return byCompany
+  private Caller knownTo(Party owner, CallRules rules, Situation situation) {
+    return caller.number() != null && rules.askForCompany(situation)
         ? new Caller(
             caller.party(),
             caller.behalf(),

@@ -80,6 +80,16 @@ public record CallRules(
     return new CallRules(all, rings, hours, delegates, welcome);
   }
 
+  /** Whether a rule for this situation means callers by their company. */
+  public boolean askForCompany(Situation when) {
+    for (Rule rule : rules) {
+      if (rule.when() == when && !rule.callers().companies().isEmpty()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** The rule that says where this caller goes in this situation; null when none does. */
   public @Nullable Rule first(Situation when, Caller caller, Moment now) {
     for (Rule rule : rules) {

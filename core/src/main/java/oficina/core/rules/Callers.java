@@ -46,7 +46,8 @@ public record Callers(
           (caller.inside() && people.contains(caller.party().employee()))
               || (caller.behalf() != null && people.contains(caller.behalf()))
               || (caller.number() != null && numbers.contains(caller.number()))
-              || caller.companies().stream().anyMatch(companies::contains);
+              || (!companies.isEmpty()
+                  && caller.companies().stream().anyMatch(companies::contains));
     };
   }
 

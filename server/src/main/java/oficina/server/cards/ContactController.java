@@ -16,6 +16,8 @@ import oficina.server.cards.ContactViews.ContactView;
 import oficina.server.contacts.Contacts;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -42,12 +44,15 @@ class ContactController {
   private final ContactViews views;
   private final GroupStore groups;
   private final OfficeData office;
+  private final Topics topics;
 
-  ContactController(Contacts contacts, ContactViews views, GroupStore groups, OfficeData office) {
+  ContactController(
+      Contacts contacts, ContactViews views, GroupStore groups, OfficeData office, Topics topics) {
     this.contacts = contacts;
     this.views = views;
     this.groups = groups;
     this.office = office;
+    this.topics = topics;
   }
 
   /** Whose contacts are wanted. */
@@ -201,5 +206,6 @@ class ContactController {
     TreeSet<String> names = new TreeSet<>();
     body.names().forEach(name -> names.add(name.strip()));
     groups.put(me.id(), contacts.wanted(id, me.id()).id(), names);
+    topics.tell(me.id(), Topic.CONTACTS);
   }
 }

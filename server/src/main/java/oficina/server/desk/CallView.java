@@ -67,6 +67,7 @@ public record CallView(
    * @param slot where the owner has been parked; absent otherwise
    * @param digits keys sent so far
    * @param otherHears what the party at the other end hears
+   * @param left whether the owner waits because the other one speaks with somebody aside
    */
   public record Stand(
       Phase phase,
@@ -76,7 +77,8 @@ public record CallView(
       @Schema(nullable = true) @Nullable Cause failure,
       @Schema(nullable = true) @Nullable String slot,
       String digits,
-      Listening.Sound otherHears) {}
+      Listening.Sound otherHears,
+      boolean left) {}
 
   /**
    * What the owner has made of it.

@@ -1,6 +1,7 @@
 package oficina.server.desk;
 
 import java.util.List;
+import java.util.Objects;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
@@ -13,11 +14,13 @@ import oficina.core.history.Part.Direction;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
 import oficina.core.seen.Standpoint;
+import oficina.core.seen.Standpoint.Phase;
 import oficina.core.services.ActedFor;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
+import oficina.core.state.ExchangeState;
 import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
@@ -45,16 +48,9 @@ class CallViews {
   }
 
   /**
-   * @param devices those of the person
-   * @param phone their telephone outside, while there is a line to it
+   * @param state as it is now
    */
-  CallView view(
-      Call call,
-      PersonId person,
-      List<Device> devices,
-      @Nullable OutsidePhone phone,
-      CallRecord record,
-      Offers offers) {
+  CallView view(Call call, PersonId person, ExchangeState state, CallRecord record, Offers offers) {
     Connection own = call.of(person);
     Standpoint stands = Standpoint.of(call, person);
     boolean placed = own.party().equals(call.caller());
@@ -79,15 +75,16 @@ class CallViews {
             call.failure() == null ? null : call.failure().cause(),
             call.parked() == null || own.rings() ? null : call.parked().slot(),
             record.digits(),
-            hears(call, call.opposite(own.leg()))),
+            hears(call, call.opposite(own.leg())),
+            stands.phase() == Phase.WAITING && isLeft(call, state)),
         new CallView.Mine(
             own.device() == null ? null : own.device().value(),
-            kind(own.device(), devices),
+            kind(own.device(), state.devices(person)),
             own.silenced(),
             own.muted(),
             own.reminded(),
             tape(call, own),
-            outside(call, phone)),
+            outside(call, state.outsidePhone(person))),
         new CallView.Ties(
             waits == null ? null : waits.value(),
             offers.asideOf() != null,
@@ -129,13 +126,23 @@ class CallViews {
             null,
             null,
             record.digits(),
-            hears(call, call.opposite(NOBODY))),
+            hears(call, call.opposite(NOBODY)),
+            /* left= */ false),
         new CallView.Mine(null, null, false, false, false, null, null),
         new CallView.Ties(null, false, null),
         null,
         course(record, person),
         Math.max(0, record.stretches() - STRETCHES_TOLD),
         offers.services());
+  }
+
+  /** Whether somebody of it speaks with another one aside. */
+  private static boolean isLeft(Call call, ExchangeState state) {
+    return call.connections().stream()
+        .map(each -> each.party().employee())
+        .filter(Objects::nonNull)
+        .flatMap(person -> state.inHand(person).stream())
+        .anyMatch(id -> call.id().equals(state.call(id).asideOf()));
   }
 
   /** On whose line it rings here, when that is a colleague's. */

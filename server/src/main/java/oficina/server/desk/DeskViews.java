@@ -88,14 +88,7 @@ public class DeskViews {
     List<CallView> all = new ArrayList<>();
     for (CallId each : state.inHand(id)) {
       Call call = state.call(each);
-      all.add(
-          calls.view(
-              call,
-              id,
-              state.devices(id),
-              state.outsidePhone(id),
-              records.of(each),
-              exchange.offers(call, id)));
+      all.add(calls.view(call, id, state, records.of(each), exchange.offers(call, id)));
     }
     for (CallId each : state.sentOn(id)) {
       Call call = state.call(each);
