@@ -6,6 +6,7 @@ import { useNow } from '../live/now';
 import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
 import { dayOf, timeOfDay } from '../words/time';
+import { DayField } from '../words/DayField';
 
 interface Props {
   /** The call in which it was promised. */
@@ -64,12 +65,11 @@ export function FollowUpForm({ call, begin, followUp, onKeep, onDone }: Props) {
       </label>
       <label className="text-sm">
         {t('followUp.day')}
-        <input
-          type="date"
+        <DayField
           name="day"
           required
-          defaultValue={dayOf(followUp?.due ?? now + DAY_MS)}
-          className="input input-sm bg-base-100 block w-36"
+          day={dayOf(followUp?.due ?? now + DAY_MS)}
+          look="input-sm block w-36"
         />
       </label>
       <label className="text-sm">

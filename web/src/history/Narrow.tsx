@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get } from '../api/client';
 import type { HistoryLine } from '../api/types';
 import { useOutcomes } from '../followup/followUps';
 import { useColleagues } from '../people/ColleagueSelect';
 import { type Narrowed, NOTHING } from './entries';
+import { DayField } from '../words/DayField';
 
 interface Props {
   narrowed: Narrowed;
@@ -22,6 +24,8 @@ export function Narrow({ narrowed, onChange }: Props) {
       queryFn: () => get<HistoryLine[]>('/api/history/lines'),
       staleTime: 60_000,
     }).data ?? [];
+  const [shown, setShown] = useState(false);
+  const set = Object.values(narrowed).some(Boolean);
   const put = (change: Partial<Narrowed>) => onChange({ ...narrowed, ...change });
   const choices: [keyof Narrowed, string, string, [string, string][]][] = [
     [
@@ -44,46 +48,55 @@ export function Narrow({ narrowed, onChange }: Props) {
     ],
   ];
   return (
-    <div
-      role="group"
-      aria-label={t('history.narrow.title')}
-      className="flex flex-wrap items-center gap-2 lg:order-last lg:basis-full"
-    >
-      {choices.map(([name, label, any, options]) =>
-        options.length === 0 ? null : (
-          <select
-            key={name}
-            aria-label={label}
-            className="select select-sm w-40"
-            value={narrowed[name]}
-            onChange={(event) => put({ [name]: event.target.value })}
-          >
-            <option value="">{any}</option>
-            {options.map(([value, word]) => (
-              <option key={value} value={value}>
-                {word}
-              </option>
-            ))}
-          </select>
-        ),
-      )}
-      {(['from', 'to'] as const).map((name) => (
-        <label key={name} className="quiet flex items-center gap-1.5 text-sm">
-          {t(`history.narrow.${name}`)}
-          <input
-            type="date"
-            value={narrowed[name]}
-            onChange={(event) => put({ [name]: event.target.value })}
-            className="input input-sm bg-base-100 text-base-content w-36"
-          />
-        </label>
-      ))}
-      {narrowed.contact && <strong>{t('history.narrow.contact')}</strong>}
-      {Object.values(narrowed).some(Boolean) && (
-        <button type="button" className="btn btn-sm btn-plain" onClick={() => onChange(NOTHING)}>
-          {t('history.narrow.all')}
-        </button>
-      )}
-    </div>
+    <>
+      <button
+        type="button"
+        className="btn btn-sm btn-plain max-lg:hidden"
+        aria-expanded={shown}
+        onClick={() => setShown(!shown)}
+      >
+        {t('history.narrow.more')}
+      </button>
+      <div
+        role="group"
+        aria-label={t('history.narrow.title')}
+        className={`flex flex-wrap items-center gap-2 lg:order-last lg:basis-full ${shown || set ? '' : 'lg:hidden'}`}
+      >
+        {choices.map(([name, label, any, options]) =>
+          options.length === 0 ? null : (
+            <select
+              key={name}
+              aria-label={label}
+              className="select select-sm w-40"
+              value={narrowed[name]}
+              onChange={(event) => put({ [name]: event.target.value })}
+            >
+              <option value="">{any}</option>
+              {options.map(([value, word]) => (
+                <option key={value} value={value}>
+                  {word}
+                </option>
+              ))}
+            </select>
+          ),
+        )}
+        {(['from', 'to'] as const).map((name) => (
+          <label key={name} className="quiet flex items-center gap-1.5 text-sm">
+            {t(`history.narrow.${name}`)}
+            <DayField
+              day={narrowed[name]}
+              onChange={(day) => put({ [name]: day })}
+              look="input-sm w-36"
+            />
+          </label>
+        ))}
+        {narrowed.contact && <strong>{t('history.narrow.contact')}</strong>}
+        {set && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => onChange(NOTHING)}>
+            {t('history.narrow.all')}
+          </button>
+        )}
+      </div>
+    </>
   );
 }

@@ -6,6 +6,7 @@ import { useNow } from '../live/now';
 import { dayAndTime, dayOf } from '../words/time';
 import { type Chosen, TargetFields, targetOf } from './TargetFields';
 import { targetInWords } from './rules';
+import { DayField } from '../words/DayField';
 
 interface Props {
   rules: RulesView;
@@ -73,13 +74,12 @@ export function ForAWhile({ rules, onStart, onStop }: Props) {
       />
       <fieldset className="flex items-end gap-2">
         <legend className="text-sm">{t('rules.untilDay')}</legend>
-        <input
-          type="date"
+        <DayField
           name="day"
           required
-          aria-label={t('followUp.day')}
-          defaultValue={dayOf(now)}
-          className="input input-sm bg-base-100 w-36"
+          label={t('followUp.day')}
+          day={dayOf(now)}
+          look="input-sm w-36"
         />
         <input
           type="time"

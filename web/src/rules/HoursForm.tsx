@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { Hours } from '../api/types';
 import { DAYS } from './rules';
+import { DayField } from '../words/DayField';
 
 const WEEK = DAYS.slice(0, 5);
 
@@ -28,11 +29,10 @@ export function HoursForm({ hours, onChange, dates = false }: Props) {
   const day = (name: 'first' | 'last') => (
     <label className="text-sm">
       {t(name === 'first' ? 'rules.firstDay' : 'rules.lastDay')}
-      <input
-        type="date"
-        className="input input-sm bg-base-100 block w-40"
-        value={hours[name] ?? ''}
-        onChange={(event) => onChange({ ...hours, [name]: event.target.value || undefined })}
+      <DayField
+        day={hours[name] ?? ''}
+        onChange={(chosen) => onChange({ ...hours, [name]: chosen || undefined })}
+        look="input-sm block w-40"
       />
     </label>
   );

@@ -6,6 +6,7 @@ import type { OpeningBody } from '../api/types';
 import { Dialog } from '../ui/Dialog';
 import { HoursForm, usual } from './HoursForm';
 import { keepOpening, opening, readHolidays } from './rules';
+import { DayField } from '../words/DayField';
 
 /** For administrators: when the office is open, its holidays, and whose number is shown when calls go outside. */
 export function OpeningSheet({ onClose }: { onClose: () => void }) {
@@ -74,12 +75,11 @@ function Form({ body, read, onRead, onClose }: FormProps) {
         <ul className="max-h-56 overflow-y-auto">
           {holidays.map((each, index) => (
             <li key={index} className="flex flex-wrap items-center gap-2 py-0.5">
-              <input
-                type="date"
-                aria-label={t('opening.day')}
-                className="input input-sm bg-base-100 w-40"
-                value={each.day}
-                onChange={(event) => put(index, { ...each, day: event.target.value })}
+              <DayField
+                label={t('opening.day')}
+                day={each.day}
+                onChange={(day) => put(index, { ...each, day })}
+                look="input-sm w-40"
               />
               <input
                 type="text"

@@ -10,6 +10,7 @@ import { useNow } from '../live/now';
 import { Lamp } from '../people/Lamp';
 import { dayOf } from '../words/time';
 import { KINDS, type Kind, nextOpening, say, untilWhen, useOwnStatus } from './status';
+import { DayField } from '../words/DayField';
 
 const ENDS = ['CHANGED', 'MIN30', 'HOUR1', 'HOUR2', 'OPENING', 'TIME'] as const;
 type End = (typeof ENDS)[number];
@@ -106,12 +107,12 @@ export function StatusSheet({ onClose }: { onClose: () => void }) {
         {end === 'TIME' && (
           <fieldset className="flex gap-2 sm:col-span-2">
             <legend className="sr-only">{t('status.untilTime')}</legend>
-            <input
-              type="date"
-              aria-label={t('followUp.day')}
-              className="input bg-base-100 w-40"
-              value={at.day}
-              onChange={(event) => setAt({ ...at, day: event.target.value })}
+            <DayField
+              label={t('followUp.day')}
+              day={at.day}
+              required
+              onChange={(day) => setAt({ ...at, day })}
+              look="w-40"
             />
             <input
               type="time"

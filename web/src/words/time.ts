@@ -14,10 +14,13 @@ function locale(): string {
   return navigator.languages.find((each) => each.split('-')[0] === language) ?? language;
 }
 
+/** A moment as the reader writes it. */
+export function readersDate(instant: number, options: Intl.DateTimeFormatOptions): string {
+  return new Intl.DateTimeFormat(locale(), options).format(new Date(instant));
+}
+
 function format(instant: string | number, options: Intl.DateTimeFormatOptions): string {
-  return new Intl.DateTimeFormat(locale(), { ...options, timeZone: zone }).format(
-    new Date(instant),
-  );
+  return readersDate(new Date(instant).getTime(), { ...options, timeZone: zone });
 }
 
 /** A length of time as 0:09, 4:12 or 1:02:03. */

@@ -1,0 +1,55 @@
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { dayFrom, dayText } from './day';
+
+interface Props {
+  /** In a form: under this name stands the day. */
+  name?: string;
+  label?: string;
+  /** As 2026-11-26; empty for none. */
+  day: string;
+  /** Only with a day that is one, or with none. */
+  onChange?: (day: string) => void;
+  required?: boolean;
+  look?: string;
+}
+
+/** A day, typed as one says it, in the reader's own words and order. */
+export function DayField({ name, label, day, onChange, required = false, look = '' }: Props) {
+  const { t } = useTranslation();
+  const [typed, setTyped] = useState<string>();
+  const [own, setOwn] = useState(day);
+  const meant = onChange ? day : own;
+  const understood = typed === undefined || typed.trim() === '' || read(typed) !== null;
+
+  function take(text: string) {
+    setTyped(text);
+    const now = text.trim() === '' ? '' : read(text);
+    if (now !== null) {
+      setOwn(now);
+      onChange?.(now);
+    }
+  }
+  return (
+    <>
+      <input
+        type="text"
+        aria-label={label}
+        aria-invalid={!understood}
+        placeholder={t('day.example')}
+        title={t('day.how')}
+        autoComplete="off"
+        maxLength={40}
+        required={required}
+        className={`input bg-base-100 text-base-content ${look}`}
+        value={typed ?? dayText(meant)}
+        ref={(field) => field?.setCustomValidity(understood ? '' : t('day.unknown'))}
+        onChange={(event) => take(event.target.value)}
+        onBlur={() => understood && setTyped(undefined)}
+      />
+      {name && <input type="hidden" name={name} value={meant} />}
+    </>
+  );
+}
+
+const read = (text: string) => dayFrom(text, Date.now());
