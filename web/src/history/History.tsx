@@ -115,7 +115,7 @@ export function History() {
             {t('history.print')}
           </button>
         </BehindKey>
-        <label className="input input-sm bg-base-100 w-60 max-lg:order-first max-sm:w-full">
+        <label className="input input-sm bg-base-100 w-44 max-lg:order-first max-sm:w-full">
           <IconSearch size={16} aria-hidden="true" />
           <input
             type="search"

@@ -84,6 +84,7 @@ export function Narrow({ narrowed, onChange }: Props) {
           <label key={name} className="quiet flex items-center gap-1.5 text-sm">
             {t(`history.narrow.${name}`)}
             <DayField
+              past
               day={narrowed[name]}
               onChange={(day) => put({ [name]: day })}
               look="input-sm w-36"

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useNow } from '../live/now';
 import { dayFrom, dayText } from './day';
 
 interface Props {
@@ -11,23 +12,28 @@ interface Props {
   /** Only with a day that is one, or with none. */
   onChange?: (day: string) => void;
   required?: boolean;
+  /** Whether days that have been are meant. */
+  past?: boolean;
   look?: string;
 }
 
 /** A day, typed as one says it, in the reader's own words and order. */
-export function DayField({ name, label, day, onChange, required = false, look = '' }: Props) {
+export function DayField(props: Props) {
+  const { name, label, day, onChange, required = false, past = false, look = '' } = props;
   const { t } = useTranslation();
+  const now = useNow();
   const [typed, setTyped] = useState<string>();
   const [own, setOwn] = useState(day);
   const meant = onChange ? day : own;
+  const read = (text: string) => dayFrom(text, now, past);
   const understood = typed === undefined || typed.trim() === '' || read(typed) !== null;
 
   function take(text: string) {
     setTyped(text);
-    const now = text.trim() === '' ? '' : read(text);
-    if (now !== null) {
-      setOwn(now);
-      onChange?.(now);
+    const said = text.trim() === '' ? '' : read(text);
+    if (said !== null) {
+      setOwn(said);
+      onChange?.(said);
     }
   }
   return (
@@ -41,15 +47,19 @@ export function DayField({ name, label, day, onChange, required = false, look = 
         autoComplete="off"
         maxLength={40}
         required={required}
-        className={`input bg-base-100 text-base-content ${look}`}
+        className={`input bg-base-100 text-base-content ${understood ? '' : 'input-error'} ${look}`}
         value={typed ?? dayText(meant)}
         ref={(field) => field?.setCustomValidity(understood ? '' : t('day.unknown'))}
         onChange={(event) => take(event.target.value)}
-        onBlur={() => understood && setTyped(undefined)}
+        onBlur={(event) => {
+          if (understood) {
+            setTyped(undefined);
+          } else {
+            event.target.reportValidity();
+          }
+        }}
       />
       {name && <input type="hidden" name={name} value={meant} />}
     </>
   );
 }
-
-const read = (text: string) => dayFrom(text, Date.now());

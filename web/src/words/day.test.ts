@@ -38,6 +38,11 @@ test.each(['', '31/2', '40 nov', 'soon', '1 2 3 4', '26', '2026-13-01', 'm'])(
   },
 );
 
+test('of what has been a weekday is the last one', () => {
+  expect(dayFrom('thu', NOW, true)).toBe('2026-11-26');
+  expect(dayFrom('mon', NOW, true), 'today').toBe('2026-11-30');
+});
+
 test('numbers are read in the order of the reader, and what a field shows is understood', () => {
   vi.stubGlobal('navigator', { languages: ['en-US'] });
   expect(dayFrom('12/24', NOW)).toBe('2026-12-24');

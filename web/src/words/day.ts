@@ -48,9 +48,10 @@ function dayFirst(): boolean {
 /**
  * The day somebody means by what they have typed, in their own words and order: today, tomorrow, mon, 26 nov, 26/11.
  *
+ * @param past whether a weekday means the last one and not the next
  * @returns as 2026-11-26; null when there is no telling
  */
-export function dayFrom(typed: string, now: number): string | null {
+export function dayFrom(typed: string, now: number, past = false): string | null {
   const text = typed.trim().toLowerCase();
   const today = dayOf(now);
   const near = ['yesterday', 'today', 'tomorrow'].findIndex(
@@ -66,7 +67,7 @@ export function dayFrom(typed: string, now: number): string | null {
   const weekday = named(text, weekdays());
   if (weekday > 0) {
     const ahead = (weekday - (new Date(at(today)).getUTCDay() || WEEK) + WEEK) % WEEK;
-    return iso(at(today) + ahead * DAY_MS);
+    return iso(at(today) + (past && ahead > 0 ? ahead - WEEK : ahead) * DAY_MS);
   }
   // Of what is written whole, as the field itself shows it, the weekday says nothing new.
   const parts = text.split(/[^\p{L}\p{N}]+/u).filter((each) => named(each, weekdays()) === 0);
