@@ -143,7 +143,7 @@ final class Messages {
         long started = System.nanoTime();
         ines.service(call, "clear");
         while (fresh(tomasz) == before) {
-          tomasz.await(push -> push.has("VOICEMAIL"));
+          tomasz.await(push -> push.has("voicemail"));
         }
         times[i] = (System.nanoTime() - started) / 1e6;
         LockSupport.parkNanos(50_000_000);

@@ -53,7 +53,7 @@ class DelegatesTest {
     priya.press("h");
     assertThat(forEachOther(oskar).getByRole(AriaRole.BUTTON)).containsText("Take over");
     oskar.press("=");
-    assertThat(oskar.calls().first()).containsText("Rings for Priya Venn");
+    assertThat(oskar.calls().first()).containsText("Answered for Priya Venn");
     priya.hasNoCalls();
     oskar.press("e");
     oskar.hasNoCalls();

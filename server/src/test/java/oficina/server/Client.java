@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.WebSocket;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
@@ -287,17 +288,12 @@ public final class Client implements AutoCloseable {
     ObjectNode all = JSON.createObjectNode();
     for (JsonNode item : push.get("items")) {
       JsonNode data = item.path("data");
-      switch (item.get("topic").asString()) {
-        case "SERVICE" -> all.setAll((ObjectNode) data);
-        case "CALLS" -> all.set("calls", data);
-        case "CALL_BACKS" -> all.set("callBacks", data);
-        case "LEAVING" -> all.set("leaving", data);
-        case "OTHERS_CALLS" -> all.set("others", data);
-        case "LINES" -> all.set("lines", data);
-        case "PEOPLE" -> all.set("people", data.get("people"));
-        case "SHELF" -> all.set("shelf", data);
-        case "NOTICES" -> all.set("notices", data);
-        default -> all.put(item.get("topic").asString(), true);
+      String topic = item.get("topic").asString().toLowerCase(Locale.ROOT);
+      switch (topic) {
+        case "service" -> all.setAll((ObjectNode) data);
+        case "people" -> all.set(topic, data.get(topic));
+        case "others_calls" -> all.set("others", data);
+        default -> all.set(topic, data);
       }
     }
     return all;
