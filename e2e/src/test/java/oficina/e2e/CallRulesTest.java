@@ -103,7 +103,7 @@ class CallRulesTest {
 
     tomasz.dial("233");
     lotte.button("Decline").click();
-    joss.sees("Tomasz Brill", "for Lotte Penrose, whose rules sent it here");
+    joss.sees("Tomasz Brill", "For Lotte Penrose, whose rules sent it here");
     joss.button("Answer").click();
     tomasz.sees("Joss Ardley", "talking");
     joss.button("End").click();

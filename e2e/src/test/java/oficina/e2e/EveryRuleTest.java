@@ -103,7 +103,7 @@ class EveryRuleTest {
     } else if (situation.equals("I decline")) {
       lotte.button("Decline").click();
     }
-    joss.sees("Tomasz Brill", "for Lotte Penrose, whose rules sent it here");
+    joss.sees("Tomasz Brill", "For Lotte Penrose, whose rules sent it here");
     joss.button("Answer").click();
     tomasz.sees("Joss Ardley", "talking");
     tomasz.button("End").click();
@@ -132,7 +132,7 @@ class EveryRuleTest {
 
     byMouse(ALWAYS, "a line");
     tomasz.dial("233");
-    adaeze.sees("Tomasz Brill", "for Lotte Penrose, whose rules sent it here");
+    adaeze.sees("Tomasz Brill", "For Lotte Penrose, whose rules sent it here");
     tomasz.button("End").click();
     adaeze.hasNoCalls();
     rule(ALWAYS).click();

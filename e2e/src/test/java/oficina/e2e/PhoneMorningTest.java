@@ -112,7 +112,7 @@ class PhoneMorningTest {
     phone.press("Forward").type("212").press("Forward").shows("Calls go to Adaeze Moor");
     assertThat(ines.rulesLine()).containsText("everything goes to Adaeze Moor");
     tomasz.dial("201");
-    adaeze.sees("Tomasz Brill", "for Ines Calloway, whose rules sent it here");
+    adaeze.sees("Tomasz Brill", "For Ines Calloway, whose rules sent it here");
     adaeze.inStrip("Tomasz Brill", "Decline").click();
     phone.press("Forward off").showsNo("Calls go to");
   }
