@@ -201,12 +201,15 @@ class SpeedDialTest {
     joss.button("Decline").click();
     lotte.button("Close").click();
     lotte.open("History");
+    lotte.button("More filters").click();
     lotte
         .page
         .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("With a colleague"))
         .selectOption("Joss Ardley");
     assertThat(lotte.page.getByText("0121 496 0102")).hasCount(0);
     assertThat(lotte.entries().first()).containsText("Joss Ardley");
+    field(lotte, "From").fill("tomorrow");
+    assertThat(lotte.page.getByText("No calls like that.")).isVisible();
     lotte.button("All of it again").click();
     assertThat(lotte.page.getByText("0121 496 0102").first()).isVisible();
   }

@@ -153,6 +153,15 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
         }
         shelf |= call.parked() != null;
         touchMailbox(call.mailbox());
+        touchWaiting(call);
+      }
+    }
+
+    /** Whoever was left for a word aside sees that it is over. */
+    private void touchWaiting(Call call) {
+      Call waits = call.heldFor() == null ? null : exchange.state().call(call.heldFor());
+      if (waits != null) {
+        concerned.addAll(waits.employees());
       }
     }
 
