@@ -2377,6 +2377,11 @@ export interface components {
             assigneeName: string;
             by: string;
         };
+        ForwardedView: {
+            /** @enum {string} */
+            kind: "PERSON" | "GROUP" | "OUTSIDE" | "WITHHELD" | "EMERGENCY" | "SLOT" | "NOBODY" | "MAILBOX" | "ATTENDANT";
+            name: string;
+        };
         Found: {
             known: components["schemas"]["Known"][];
             group: components["schemas"]["PartyView"];
@@ -2840,6 +2845,7 @@ export interface components {
             /** Format: date-time */
             since?: string;
             said: components["schemas"]["StatusView"];
+            forwarded: components["schemas"]["ForwardedView"];
         };
         PhoneOutside: {
             number: string;
@@ -3397,6 +3403,7 @@ export type SchemaDoubtfulCard = components['schemas']['DoubtfulCard'];
 export type SchemaFailed = components['schemas']['Failed'];
 export type SchemaFollowUpBody = components['schemas']['FollowUpBody'];
 export type SchemaFollowUpView = components['schemas']['FollowUpView'];
+export type SchemaForwardedView = components['schemas']['ForwardedView'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaGreetingView = components['schemas']['GreetingView'];
 export type SchemaHanding = components['schemas']['Handing'];

@@ -3,11 +3,10 @@ import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useRef, useState, type RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useSearchParams } from 'wouter';
+import { Link } from 'wouter';
 import { get, sentence } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
-import { useSettled } from '../live/useSettled';
 import { BehindKey } from '../ui/BehindKey';
 import { Filters } from '../ui/Filters';
 import { dayOf, dayTitle } from '../words/time';
@@ -15,31 +14,24 @@ import { Chosen } from './Chosen';
 import { Entry } from './Entry';
 import { Printed } from './Printed';
 import { Narrow } from './Narrow';
-import { type Narrowed, NOTHING, asked, fileOf } from './entries';
+import { asked, fileOf } from './entries';
+import { FILTERS, useWanted } from './useWanted';
 
-const FILTERS = [
-  'ALL',
-  'MISSED',
-  'RECEIVED',
-  'PLACED',
-  'RECORDED',
-  'WITH_MESSAGE',
-  'NOTED',
-] as const;
-/** Whoever pauses so long while typing wants to see what there is. */
-const TYPING_MS = 150;
 /** Of an entry that has not been drawn yet. */
 const USUAL_HEIGHT = 46;
 
 /** My calls, day by day, latest first. */
 export function History() {
   const { t } = useTranslation();
-  const [filter, setFilter] = useState<(typeof FILTERS)[number]>('ALL');
-  const [text, setText] = useState('');
-  const wanted = useSettled(text.trim(), TYPING_MS);
-  const [searched, setSearched] = useSearchParams();
-  const [chosenNarrow, setNarrowed] = useState<Narrowed>(NOTHING);
-  const narrowed = { ...chosenNarrow, contact: searched.get('contact') ?? '' };
+  const {
+    filter,
+    choose: chooseFilter,
+    text,
+    settled: wanted,
+    type,
+    narrowed,
+    narrow,
+  } = useWanted();
   const set = [filter !== 'ALL', ...Object.values(narrowed)].filter(Boolean).length;
   const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
     useInfiniteQuery({
@@ -81,21 +73,13 @@ export function History() {
                 type="button"
                 aria-pressed={filter === each}
                 className={`btn btn-sm ${filter === each ? 'btn-primary' : 'btn-plain'}`}
-                onClick={() => setFilter(each)}
+                onClick={() => chooseFilter(each)}
               >
                 {t(`history.filter.${each}`)}
               </button>
             ))}
           </div>
-          <Narrow
-            narrowed={narrowed}
-            onChange={(next) => {
-              setNarrowed(next);
-              if (!next.contact) {
-                setSearched({}, { replace: true });
-              }
-            }}
-          />
+          <Narrow narrowed={narrowed} onChange={narrow} />
         </Filters>
         <Link to="/history/recordings" className="btn lg:btn-sm btn-plain">
           {t('history.recordings')}
@@ -123,7 +107,7 @@ export function History() {
             placeholder={t('history.search')}
             maxLength={100}
             value={text}
-            onChange={(event) => setText(event.target.value)}
+            onChange={(event) => type(event.target.value)}
           />
         </label>
       </div>

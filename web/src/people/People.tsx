@@ -148,12 +148,17 @@ function StateText({ person }: { person: PersonView }) {
   if (person.lamp === 'FREE' && !person.said) {
     return null;
   }
+  const { forwarded } = person;
+  const state =
+    person.lamp === 'AWAY' && forwarded
+      ? t(`people.forwarded.${forwarded.kind}`, { name: forwarded.name })
+      : t(`lamp.${person.lamp}`).toLowerCase();
   return (
     <span className="quiet text-sm">
       {person.lamp === 'ON_CALL' && person.since ? (
         <Since instant={person.since} />
       ) : (
-        [t(`lamp.${person.lamp}`).toLowerCase(), saidOf(person.said, t)].filter(Boolean).join(', ')
+        [state, saidOf(person.said, t)].filter(Boolean).join(', ')
       )}
     </span>
   );

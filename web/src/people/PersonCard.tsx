@@ -39,6 +39,11 @@ export function PersonCard({ person, end }: Props) {
           person.site,
         ].join(' · ')}
       </p>
+      {person.forwarded && (
+        <p className="text-sm">
+          {t(`people.forwarded.${person.forwarded.kind}`, { name: person.forwarded.name })}
+        </p>
+      )}
       {person.said && <p className="text-sm">{saidOf(person.said, t)}</p>}
       {person.directNumber && (
         <p className="text-sm">

@@ -5,7 +5,7 @@ import type { NewStatus, StatusView } from '../api/types';
 import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
 import { useLine } from '../live/line';
-import { dayAndTime, dayOf, timeOfDay } from '../words/time';
+import { dayAndTime } from '../words/time';
 
 /** In the order of their digits. */
 export const KINDS = ['FREE', 'BUSY', 'AWAY', 'DO_NOT_DISTURB', 'OFF_DUTY'] as const;
@@ -18,9 +18,7 @@ export const nextOpening = () => get<{ at?: string }>('/api/status/next-opening'
 
 /** When something ends, in words: a time of today, or a day with it. */
 export const untilWhen = (instant: string) =>
-  dayOf(instant) === dayOf(Date.now() + useLine.getState().ahead)
-    ? timeOfDay(instant)
-    : dayAndTime(instant);
+  dayAndTime(instant, Date.now() + useLine.getState().ahead);
 
 /** What somebody says of themselves, and until when; empty when nothing. */
 export const saidOf = (said: StatusView | undefined, t: TFunction): string =>

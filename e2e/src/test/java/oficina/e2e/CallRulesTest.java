@@ -157,10 +157,13 @@ class CallRulesTest {
     field(lotte, "Day").fill("2099-12-31");
     lotte.button("Start").click();
     assertThat(lotte.rulesLine()).containsText("everything goes to Bookings");
+    tomasz.seesState("Lotte Penrose", "Away");
+    assertThat(tomasz.person("Lotte Penrose")).containsText("calls go to Bookings");
     tryIt(lotte, "0151 496 0177");
     assertThat(way(lotte)).containsText("a rule sends it to Bookings");
     lotte.button("Stop").click();
     assertThat(lotte.button("Start")).isVisible();
+    tomasz.seesState("Lotte Penrose", "Free");
 
     lotte.button("Add a step").click();
     field(lotte, "Who is rung, with commas between").fill("my devices, Joss Ardley");

@@ -85,7 +85,10 @@ class EveryRuleTest {
       byKeyboard(situation);
     }
     switch (situation) {
-      case "Do not disturb" -> say("4", "Do not disturb");
+      case "Do not disturb" -> {
+        say("4", "Do not disturb");
+        assertThat(lotte.rulesLine()).containsText("does not ring: Joss Ardley");
+      }
       case "Off duty" -> say("5", "Off duty");
       case "I am not there" -> say("3", "Away");
       case "I am on a call" -> {

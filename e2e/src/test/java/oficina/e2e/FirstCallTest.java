@@ -147,6 +147,9 @@ class FirstCallTest {
     assertThat(ines.entries().first()).containsText("you declined");
     ines.button("Placed").click();
     assertThat(ines.page.getByText("you declined")).hasCount(0);
+    ines.page.reload();
+    assertThat(ines.button("Placed")).hasAttribute("aria-pressed", "true");
+    assertThat(ines.page.getByLabel("Name, number or line")).hasValue("brill");
     ines.button("All").click();
     ines.button("Call Tomasz Brill").click();
     tomasz.button("Answer").click();

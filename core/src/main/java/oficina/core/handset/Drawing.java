@@ -33,7 +33,7 @@ final class Drawing {
   Panel panel() {
     display();
     List<Panel.Line> shown = lines.subList(0, Math.min(Panel.LINES, lines.size()));
-    return new Panel(holder(), shown, phone.softPresses.keys(), phone.lineKeys.all(), sounds());
+    return new Panel(holder(), shown, phone.softPresses.keys(now), phone.lineKeys.all(), sounds());
   }
 
   private Panel.Holder holder() {
@@ -78,7 +78,7 @@ final class Drawing {
     if (status != null) {
       lines.add(Panel.Line.of("STATUS_" + status.kind(), Map.of("text", status.text())));
     }
-    Party forwarded = phone.forwardedTo();
+    Party forwarded = phone.forwardedTo(now);
     if (forwarded != null) {
       lines.add(Panel.Line.of("FORWARDED", Map.of("name", hand.around().name(forwarded))));
     }

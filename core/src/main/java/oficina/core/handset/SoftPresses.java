@@ -14,7 +14,7 @@ import oficina.core.state.Call;
 record SoftPresses(Telephone phone) {
 
   /** What the keys do now. */
-  List<SoftKey> keys() {
+  List<SoftKey> keys(Instant now) {
     if (phone.entry != null) {
       return phone.entry.purpose().soft();
     }
@@ -29,7 +29,7 @@ record SoftPresses(Telephone phone) {
     Status status = phone.hand.around().exchange().state().status(phone.hand.me());
     boolean undisturbed = status != null && status.kind() == Status.Kind.DO_NOT_DISTURB;
     keys.add(undisturbed ? SoftKey.DISTURB : SoftKey.DISTURB_NOT);
-    keys.add(phone.forwardedTo() == null ? SoftKey.FORWARD : SoftKey.FORWARD_OFF);
+    keys.add(phone.forwardedTo(now) == null ? SoftKey.FORWARD : SoftKey.FORWARD_OFF);
     keys.add(SoftKey.ASSIGN_KEYS);
     keys.add(phone.hand.around().lent() ? SoftKey.GIVE_BACK : SoftKey.SIGN_ON);
     return keys;
@@ -37,7 +37,7 @@ record SoftPresses(Telephone phone) {
 
   /** The key at this place is pressed. */
   List<Effect> press(int number, Instant now) {
-    List<SoftKey> keys = keys();
+    List<SoftKey> keys = keys(now);
     SoftKey key = number < keys.size() ? keys.get(number) : SoftKey.NONE;
     if (key == SoftKey.NONE) {
       return List.of();

@@ -378,8 +378,8 @@ public final class Telephone {
   }
 
   /** Where every call of the holder goes; null when it rings here. */
-  @Nullable Party forwardedTo() {
-    return hand.around().exchange().office().directions().forwardOf(hand.me());
+  @Nullable Party forwardedTo(Instant now) {
+    return hand.around().exchange().office().directions().forwardOf(hand.me(), now);
   }
 
   List<Effect> call(String number, @Nullable GroupId line) {

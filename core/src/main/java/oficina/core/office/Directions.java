@@ -2,6 +2,7 @@ package oficina.core.office;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -61,10 +62,20 @@ public record Directions(
     return rules.getOrDefault(owner, CallRules.NONE);
   }
 
-  /** Where every call for this person goes, whoever calls and whenever; null when none does. */
-  public @Nullable Party forwardOf(PersonId person) {
+  /** Where every call for this person goes at this moment, whoever calls; null when none does. */
+  public @Nullable Party forwardOf(PersonId person, Instant moment) {
     Rule rule = rulesOf(new Party.Employee(person)).forward();
-    return rule == null ? null : rule.to().party();
+    return rule == null || !rule.holds(at(moment)) ? null : rule.to().party();
+  }
+
+  /** When the next rule ends by itself; null when none does. */
+  public @Nullable Instant nextEnd(Instant after) {
+    return rules.values().stream()
+        .flatMap(all -> all.rules().stream())
+        .map(Rule::until)
+        .filter(until -> until != null && until.isAfter(after))
+        .min(Comparator.naturalOrder())
+        .orElse(null);
   }
 
   /** The same with other rules of one person or line. */

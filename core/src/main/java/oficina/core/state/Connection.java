@@ -224,10 +224,9 @@ public record Connection(
     return new Connection(leg, party, other, phase, arrival, marks);
   }
 
-  /** The same party in another call, with whom it speaks from now on. */
+  /** The same party in another call, in which it has been in its state since now. */
   Connection as(int otherLeg, Instant at) {
-    boolean speaks = state() == ConnectionState.CONNECTED;
-    Phase there = speaks ? new Phase(state(), at, due()) : phase;
+    Phase there = answered() ? new Phase(state(), at, due()) : phase;
     return new Connection(otherLeg, party, device, there, arrival, marks);
   }
 

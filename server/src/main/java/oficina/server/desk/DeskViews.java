@@ -26,6 +26,7 @@ import oficina.core.state.ExchangeState;
 import oficina.server.office.OfficeData;
 import oficina.server.people.Parties;
 import oficina.server.people.PersonView;
+import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -42,14 +43,16 @@ public class DeskViews {
   private final OfficeData office;
   private final Parties parties;
   private final CallViews calls;
+  private final MovableClock clock;
 
   /** Everybody's own calls as they were drawn last. */
   private final Map<PersonId, List<CallView>> last = new HashMap<>();
 
-  DeskViews(OfficeData office, Parties parties, CallViews calls) {
+  DeskViews(OfficeData office, Parties parties, CallViews calls, MovableClock clock) {
     this.office = office;
     this.parties = parties;
     this.calls = calls;
+    this.clock = clock;
   }
 
   /**
@@ -102,7 +105,13 @@ public class DeskViews {
   private DeskView desk(Person person, List<CallView> own, Exchange exchange) {
     PersonId id = person.id();
     ExchangeState state = exchange.state();
-    PersonView board = PersonView.of(person, Lamp.of(id, state), office.region());
+    Party forwarded = office.now().directions().forwardOf(id, clock.instant());
+    PersonView board =
+        PersonView.of(
+            person,
+            Lamp.of(id, state),
+            office.region(),
+            forwarded == null ? null : parties.view(forwarded, /* viewer= */ null));
     return new DeskView(
         id,
         own,

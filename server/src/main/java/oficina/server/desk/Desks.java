@@ -50,7 +50,8 @@ public class Desks {
         PersonView.of(
             office.person(person),
             new Lamp(Lamp.Light.OFF, /* since= */ null, /* status= */ null),
-            office.region());
+            office.region(),
+            /* forwardedTo= */ null);
     return new DeskView(person, List.of(), List.of(), List.of(), List.of(), List.of(), nothing);
   }
 

@@ -60,6 +60,7 @@ public class ExchangeLoop implements SmartLifecycle {
   private final CallRecords records = new CallRecords();
   private final Deriving deriving;
   private final DeskFeed feed;
+  private final RuleEnds ruleEnds = new RuleEnds(this, this::showEverything);
   private final List<ExchangeListener> listeners = new ArrayList<>();
 
   private final BlockingQueue<Posted> inbox = new LinkedBlockingQueue<>();
@@ -68,6 +69,7 @@ public class ExchangeLoop implements SmartLifecycle {
   private long order;
   private Instant now = Instant.MIN;
   private long seq;
+
   private volatile @Nullable Thread thread;
 
   ExchangeLoop(
@@ -97,6 +99,11 @@ public class ExchangeLoop implements SmartLifecycle {
         writer.add(Batch.onlyShown(() -> feed.forget(person.id())));
       }
     }
+    showEverything();
+    ruleEnds.await();
+  }
+
+  private void showEverything() {
     writer.add(Batch.onlyShown(deriving.everything()));
   }
 
@@ -214,6 +221,7 @@ public class ExchangeLoop implements SmartLifecycle {
     deriving.everything().run();
     moveTo(clock.instant());
     writer.start();
+    post(ruleEnds::await);
     post(
         () ->
             listeners.forEach(

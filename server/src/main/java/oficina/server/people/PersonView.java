@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param mail empty when they have no address
  * @param since how long they have been ringing or on a call, or have been what they say
  * @param said what they say of themselves; absent when nothing
+ * @param forwarded where all their calls go, whoever calls; absent when they ring
  */
 public record PersonView(
     long id,
@@ -25,7 +26,23 @@ public record PersonView(
     String mail,
     Lamp.Light lamp,
     @Schema(nullable = true) @Nullable Instant since,
-    @Schema(nullable = true) @Nullable StatusView said) {
+    @Schema(nullable = true) @Nullable StatusView said,
+    @Schema(nullable = true) @Nullable ForwardedView forwarded) {
+
+  /**
+   * Where calls go.
+   *
+   * @param name empty for a number outside, which is its owner's alone to know
+   */
+  public record ForwardedView(PartyView.Kind kind, String name) {
+    static @Nullable ForwardedView of(@Nullable PartyView to) {
+      if (to == null) {
+        return null;
+      }
+      boolean outside = to.kind() == PartyView.Kind.OUTSIDE;
+      return new ForwardedView(to.kind(), outside ? "" : to.name());
+    }
+  }
 
   /**
    * What somebody says of themselves.
@@ -44,8 +61,15 @@ public record PersonView(
     }
   }
 
-  /** The person with this lamp, their number written as in this region. */
-  public static PersonView of(Person person, Lamp lamp, Region region) {
+  /**
+   * The person with this lamp, their number written as in this region.
+   *
+   * @param forwardedTo where all their calls go; null when they ring
+   */
+  public static PersonView of(
+      Person person, Lamp lamp, Region region, @Nullable PartyView forwardedTo) {
+    // Whoever calls them does not reach them.
+    boolean elsewhere = forwardedTo != null && lamp.light() == Lamp.Light.FREE;
     return new PersonView(
         person.id().value(),
         person.name(),
@@ -54,8 +78,9 @@ public record PersonView(
         person.team(),
         person.site(),
         person.place().mail(),
-        lamp.light(),
+        elsewhere ? Lamp.Light.AWAY : lamp.light(),
         lamp.since(),
-        StatusView.of(lamp.status()));
+        StatusView.of(lamp.status()),
+        ForwardedView.of(forwardedTo));
   }
 }

@@ -1,0 +1,41 @@
+package oficina.server.exchange;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a rule did for a while is shown no more when it has ended by itself. Only on the exchange's
+ * thread.
+ */
+final class RuleEnds {
+  private final ExchangeLoop loop;
+  private final Runnable show;
+
+  /** When everything is to be shown anew; null when no rule ends. */
+  private @Nullable Instant next;
+
+  /**
+   * @param show shows everything anew
+   */
+  RuleEnds(ExchangeLoop loop, Runnable show) {
+    this.loop = loop;
+    this.show = show;
+  }
+
+  /** Looks when the next one ends: when the exchange begins, and when rules have changed. */
+  void await() {
+    Instant now = loop.now();
+    Instant end = loop.exchange().office().directions().nextEnd(now);
+    if (end != null && (next == null || end.isBefore(next))) {
+      next = end;
+      loop.later(Duration.between(now, end), this::ended);
+    }
+  }
+
+  private void ended() {
+    next = null;
+    show.run();
+    await();
+  }
+}
