@@ -105,6 +105,10 @@ class PhoneWidthTest {
     tomasz.page.goBack();
     assertThat(tray).isVisible();
     assertThat(letter).isHidden();
+    for (String from : List.of("0151 496 0188", "0151 496 0189")) {
+      swipe(tomasz.page, tray.getByText(from));
+      assertThat(tray.getByText(from)).hasCount(0);
+    }
   }
 
   @Test
