@@ -96,10 +96,11 @@ function Fresh() {
 function PersonChip({ onKeys, onStatus }: Props) {
   const { t } = useTranslation();
   const me = useMe();
-  const lamp = usePeople(
-    (store) => store.people.find((person) => person.id === me.id)?.lamp ?? 'OFF',
-  );
+  const own = usePeople((store) => store.people.find((person) => person.id === me.id));
   const status = useOwnStatus();
+  // That my calls go elsewhere, the line beside it says; to others I am away by it.
+  const elsewhere = own?.lamp === 'AWAY' && own.forwarded && status?.kind !== 'AWAY';
+  const lamp = elsewhere ? 'FREE' : (own?.lamp ?? 'OFF');
   const kept = useKept(status);
   const [open, setOpen] = useState(false);
   const [dialog, setDialog] = useState<
