@@ -18,7 +18,7 @@ class NeverLostTest {
   private static final int JOSS = 5_900;
   private static final List<Integer> ALL = List.of(INES, TOMASZ, ADAEZE, JOSS);
 
-  @RegisterExtension final Browsers browsers = new Browsers();
+  @RegisterExtension final Browsers browsers = Browsers.withSound();
 
   @Test
   void calls_outlive_a_killed_server_and_a_stopped_database() {

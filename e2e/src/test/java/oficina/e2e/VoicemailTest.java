@@ -247,7 +247,7 @@ class VoicemailTest {
     sheet.getByLabel("Only until").fill("2040-05-01T09:00");
     ines.button("Hear it").click();
     ines.button("Use it from now on").click();
-    assertThat(sheet).containsText("Until 1 May 2040");
+    assertThat(sheet).containsText("Until Tue 1 May 2040");
     ines.button("Back to the usual sentence").click();
     ines.press("Escape");
 
