@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
 import { Redirect, Route, Switch } from 'wouter';
+import { Desk } from './desk/Desk';
 import { Frame } from './shell/Frame';
 import { listen } from './live/socket';
 import { everything } from './shell/topics';
@@ -8,8 +9,7 @@ import { FirstPassword } from './session/FirstPassword';
 import { SignIn } from './session/SignIn';
 import { MeContext, useSession } from './session/session';
 
-/** Views load when they are opened: whoever answers a call waits for none of the others. */
-const Desk = lazy(() => import('./desk/Desk').then((view) => ({ default: view.Desk })));
+/** Other views than the desk load when they are opened: whoever answers a call waits for none of them. */
 const History = lazy(() => import('./history/History').then((view) => ({ default: view.History })));
 const Recordings = lazy(() =>
   import('./recordings/Recordings').then((view) => ({ default: view.Recordings })),
@@ -26,6 +26,7 @@ const Contacts = lazy(() =>
 const CallRules = lazy(() =>
   import('./rules/CallRules').then((view) => ({ default: view.CallRules })),
 );
+const Queues = lazy(() => import('./queues/Queues').then((view) => ({ default: view.Queues })));
 const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
@@ -56,6 +57,7 @@ export function App() {
             <Route path="/history/follow-ups" component={FollowUps} />
             <Route path="/voicemail" component={Voicemail} />
             <Route path="/contacts" component={Contacts} />
+            <Route path="/queues" component={Queues} />
             <Route path="/rules" component={CallRules} />
             {session.me.standIns && <Route path="/outside" component={Outside} />}
             <Redirect to="/desk" replace />

@@ -27,7 +27,13 @@ async function application(): Promise<ReactNode> {
   );
 }
 
-void loadProblems();
-const page = await (location.pathname === '/phone' ? phone() : application());
+/** Waits in a function and not at the top: what is loaded meanwhile waits for all that stands there. */
+async function show() {
+  const page = await (location.pathname === '/phone' ? phone() : application());
+  createRoot(document.getElementById('root') as HTMLElement).render(
+    <StrictMode>{page}</StrictMode>,
+  );
+}
 
-createRoot(document.getElementById('root') as HTMLElement).render(<StrictMode>{page}</StrictMode>);
+void loadProblems();
+void show();

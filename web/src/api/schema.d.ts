@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/queues/{line}/members/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["member"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/preferences": {
         parameters: {
             query?: never;
@@ -244,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/slots/{slot}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["label"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/recording-policy": {
         parameters: {
             query?: never;
@@ -260,7 +292,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/office/outcomes": {
+    "/api/office/queues/{line}": {
         parameters: {
             query?: never;
             header?: never;
@@ -269,6 +301,38 @@ export interface paths {
         };
         get?: never;
         put: operations["keep_3"];
+        post?: never;
+        delete: operations["keepNone"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/queues/reasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["reasons"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -284,7 +348,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["keep_4"];
+        put: operations["keep_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -333,6 +397,22 @@ export interface paths {
         };
         get?: never;
         put: operations["part"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lines/part": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["part_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -477,6 +557,22 @@ export interface paths {
         };
         get?: never;
         put: operations["read_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colleagues/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -781,7 +877,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep_5"];
+        post: operations["keep_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -798,6 +894,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["hand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/queues/{line}/waiting/{call}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/queues/{line}/waiting/{call}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/queues/finishing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finish"];
         delete?: never;
         options?: never;
         head?: never;
@@ -878,6 +1022,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/rush": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rush"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1053,7 +1213,7 @@ export interface paths {
         };
         get: operations["progress"];
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete: operations["cancel"];
         options?: never;
         head?: never;
@@ -1117,7 +1277,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1540,6 +1700,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/queues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["queues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/queues/{line}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/queues/{line}/figures/needed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["needed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/queues/{line}/figures/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside": {
         parameters: {
             query?: never;
@@ -1596,6 +1820,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/queues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1755,7 +1995,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1852,6 +2092,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["save_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colleagues/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2049,6 +2305,9 @@ export interface components {
             behalf?: string;
             returned: components["schemas"]["Returned"];
             callBack: boolean;
+            announced?: string;
+            sentOnBy?: string;
+            theySee?: string;
         };
         AttemptView: {
             /** Format: int64 */
@@ -2154,8 +2413,11 @@ export interface components {
             behalf?: string;
             returned: components["schemas"]["Returned"];
             callBack: boolean;
+            announced?: string;
+            sentOnBy?: string;
+            theySee?: string;
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "SENT";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "QUEUED" | "SENT";
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -2163,7 +2425,7 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "NOT_TAKEN" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
@@ -2180,6 +2442,7 @@ export interface components {
             announces?: string;
             aside: boolean;
             partner?: string;
+            queued: components["schemas"]["QueuedView"];
             conference: components["schemas"]["ConferenceView"];
             course: components["schemas"]["SegmentView"][];
             /** Format: int32 */
@@ -2232,6 +2495,10 @@ export interface components {
         };
         Chosen: {
             ids: number[];
+        };
+        ColleagueGroup: {
+            name: string;
+            people: number[];
         };
         ConferenceView: {
             mine: boolean;
@@ -2306,6 +2573,10 @@ export interface components {
         Correction: {
             text: string;
         };
+        Deciding: {
+            takesPart: boolean;
+            reason?: string;
+        };
         DeedView: {
             name: string;
             mine: boolean;
@@ -2356,6 +2627,32 @@ export interface components {
             last: string;
             place: string;
         };
+        FiguresView: {
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            /** Format: int64 */
+            within: number;
+            /** Format: int32 */
+            percent: number;
+            totals: components["schemas"]["Totals"];
+            halfHours: components["schemas"]["HalfHour"][];
+            before: components["schemas"]["HalfHour"][];
+            members: components["schemas"]["MemberFigures"][];
+        };
+        Finishing: {
+            line: string;
+            call: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            until: string;
+        };
+        FinishingLonger: {
+            /** Format: int32 */
+            seconds?: number;
+        };
         FollowUpBody: {
             call?: string;
             what: string;
@@ -2385,6 +2682,7 @@ export interface components {
         Found: {
             known: components["schemas"]["Known"][];
             group: components["schemas"]["PartyView"];
+            queue: components["schemas"]["QueueFigures"];
             slot: components["schemas"]["SlotView"];
             dials: components["schemas"]["Dial"][];
         };
@@ -2396,6 +2694,21 @@ export interface components {
             made?: string;
             /** Format: date-time */
             until?: string;
+        };
+        GroupsOfColleague: {
+            names: string[];
+        };
+        HalfHour: {
+            /** Format: int32 */
+            slot: number;
+            /** Format: int64 */
+            inTime: number;
+            /** Format: int64 */
+            later: number;
+            /** Format: int64 */
+            givenUp: number;
+            /** Format: int64 */
+            elsewhere: number;
         };
         Handing: {
             /** Format: int64 */
@@ -2429,7 +2742,7 @@ export interface components {
             /** Format: int64 */
             held: number;
             /** @enum {string} */
-            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_DO_NOT_DISTURB" | "MISSED_OFF_DUTY" | "MISSED_CLOSED" | "FORWARDED" | "BLOCKED" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED";
+            result: "ANSWERED" | "MISSED" | "ANSWERED_ELSEWHERE" | "NOT_TAKEN" | "SENT_ON" | "DECLINED" | "MISSED_BUSY" | "MISSED_NOT_SIGNED_IN" | "MISSED_DO_NOT_DISTURB" | "MISSED_OFF_DUTY" | "MISSED_CLOSED" | "FORWARDED" | "BLOCKED" | "MISSED_LINES_BUSY" | "GIVEN_UP" | "NO_ANSWER" | "BUSY" | "REFUSED_BY_OTHER" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED";
             missed: boolean;
             answeredBy?: string;
             /** @enum {string} */
@@ -2494,7 +2807,7 @@ export interface components {
         };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "CALL_BACKS" | "LEAVING" | "OTHERS_CALLS" | "LINES" | "SHELF" | "PEOPLE" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "CALL_BACKS" | "LEAVING" | "OTHERS_CALLS" | "LINES" | "QUEUES" | "SHELF" | "PEOPLE" | "COLLEAGUES" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -2552,6 +2865,9 @@ export interface components {
             tone: string;
             picture: boolean;
             several: components["schemas"]["Candidate"][];
+        };
+        Labelled: {
+            label: string;
         };
         LeavingView: {
             call: string;
@@ -2645,6 +2961,37 @@ export interface components {
             muted: boolean;
             away: boolean;
         };
+        MemberFigures: {
+            /** Format: int64 */
+            person: number;
+            name: string;
+            /** Format: int64 */
+            taken: number;
+            /** Format: int64 */
+            talked: number;
+            /** Format: int64 */
+            finishing: number;
+        };
+        MemberSettings: {
+            /** Format: int64 */
+            person: number;
+            leads: boolean;
+            /** Format: int32 */
+            asked: number;
+        };
+        MemberView: {
+            /** Format: int64 */
+            person: number;
+            name: string;
+            /** @enum {string} */
+            state: "FREE" | "RINGING" | "SERVING" | "ON_CALL" | "FINISHING" | "RESTS" | "AWAY" | "OFF";
+            /** Format: date-time */
+            since?: string;
+            /** Format: date-time */
+            until?: string;
+            reason: string;
+            byExchange: boolean;
+        };
         MessageView: {
             /** Format: int64 */
             id: number;
@@ -2674,6 +3021,10 @@ export interface components {
             tape: components["schemas"]["TapeView"];
             outside: components["schemas"]["PhoneOutside"];
         };
+        Moving: {
+            /** Format: int64 */
+            to: number;
+        };
         Muting: {
             on: boolean;
         };
@@ -2693,6 +3044,29 @@ export interface components {
             from: string;
             /** Format: date */
             to: string;
+        };
+        NeededView: {
+            /** Format: int32 */
+            weekday: number;
+            /** Format: int32 */
+            slot: number;
+            /** Format: int32 */
+            weeks: number;
+            /** Format: double */
+            calls: number;
+            /** Format: int64 */
+            handling: number;
+            /** Format: int32 */
+            needed: number;
+            /** Format: int32 */
+            impatient?: number;
+            /** Format: int32 */
+            lines: number;
+            with: components["schemas"]["With"][];
+            times: components["schemas"]["Time"][];
+        };
+        Needs: {
+            needed: components["schemas"]["NeededView"];
         };
         NewBlock: {
             ofOffice: boolean;
@@ -2754,6 +3128,7 @@ export interface components {
             about: {
                 [key: string]: string;
             };
+            call?: string;
         };
         NumberView: {
             /** @enum {string} */
@@ -2777,7 +3152,7 @@ export interface components {
             mine: boolean;
             other: components["schemas"]["PartyView"];
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "SENT";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "QUEUED" | "SENT";
             /** Format: date-time */
             since: string;
             /** @enum {string} */
@@ -2886,6 +3261,104 @@ export interface components {
             run: string;
             items: components["schemas"]["Item"][];
         };
+        QueueFigures: {
+            /** Format: int32 */
+            waiting: number;
+            /** Format: int32 */
+            free: number;
+            /** Format: date-time */
+            longestSince?: string;
+            /** Format: int64 */
+            expected?: number;
+        };
+        QueueLine: {
+            /** Format: int64 */
+            line: number;
+            name: string;
+            members: components["schemas"]["QueueMember"][];
+            keeps: components["schemas"]["QueueSettings"];
+        };
+        QueueLines: {
+            lines: components["schemas"]["QueueLine"][];
+            usual: components["schemas"]["QueueSettings"];
+            reasons: string[];
+        };
+        QueueMember: {
+            /** Format: int64 */
+            person: number;
+            name: string;
+        };
+        QueuePreference: {
+            /** @enum {string} */
+            why: "TAG" | "FROM_ANOTHER_LINE" | "AGAIN_TODAY" | "SENT_HERE";
+            tag: string;
+            /** Format: int32 */
+            priority: number;
+        };
+        QueueSettings: {
+            /** @enum {string} */
+            order: "ALL" | "LONGEST_IDLE" | "IN_TURN" | "FEWEST" | "LEVELS";
+            /** Format: int32 */
+            longestWait: number;
+            /** Format: int32 */
+            most: number;
+            /** Format: int32 */
+            finishing: number;
+            tellPlace: boolean;
+            tellTime: boolean;
+            /** Format: int32 */
+            every?: number;
+            keep: boolean;
+            message: boolean;
+            elsewhere: boolean;
+            /** Format: int32 */
+            within: number;
+            /** Format: int32 */
+            percent: number;
+            members: components["schemas"]["MemberSettings"][];
+            preferences: components["schemas"]["QueuePreference"][];
+        };
+        QueueView: {
+            /** Format: int64 */
+            line: number;
+            name: string;
+            extension: string;
+            mine: boolean;
+            leads: boolean;
+            /** Format: int64 */
+            within: number;
+            /** Format: int32 */
+            percent: number;
+            /** Format: int32 */
+            free: number;
+            /** Format: date-time */
+            longestSince?: string;
+            /** Format: int64 */
+            expected?: number;
+            waiting: components["schemas"]["Waiter"][];
+            members: components["schemas"]["MemberView"][];
+        };
+        QueuedView: {
+            /** Format: int64 */
+            id: number;
+            line: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: int64 */
+            waited?: number;
+            /** Format: int32 */
+            priority: number;
+            /** @enum {string} */
+            why?: "TAG" | "FROM_ANOTHER_LINE" | "AGAIN_TODAY" | "SENT_HERE";
+            kept: boolean;
+        };
+        Queues: {
+            queues: components["schemas"]["QueueView"][];
+            /** Format: int32 */
+            all: number;
+            reasons: string[];
+            finishing: components["schemas"]["Finishing"];
+        };
         ReadBlocks: {
             /** Format: int32 */
             added: number;
@@ -2896,6 +3369,9 @@ export interface components {
         ReadHolidays: {
             /** Format: int32 */
             added: number;
+        };
+        ReasonList: {
+            all: string[];
         };
         RecordingDeed: {
             /** Format: int64 */
@@ -2981,7 +3457,7 @@ export interface components {
         Returned: {
             from: string;
             /** @enum {string} */
-            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            why: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "NOT_TAKEN" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             mine: boolean;
         };
         RingBody: {
@@ -3055,6 +3531,11 @@ export interface components {
             block?: number;
             to: components["schemas"]["PartyView"];
         };
+        Rush: {
+            to: string;
+            /** Format: int32 */
+            callers: number;
+        };
         SaidView: {
             mine: boolean;
             text: string;
@@ -3066,7 +3547,7 @@ export interface components {
         };
         SegmentView: {
             /** @enum {string} */
-            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "WELCOMED" | "MESSAGE" | "REFUSED";
+            kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "WELCOMED" | "WAITING" | "MESSAGE" | "REFUSED";
             who: string[];
             mine: boolean;
             /** Format: date-time */
@@ -3154,7 +3635,7 @@ export interface components {
         };
         Stand: {
             /** @enum {string} */
-            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "SENT";
+            phase: "DIALLING" | "CALLING" | "RINGING" | "TALKING" | "HELD" | "WAITING" | "UNATTENDED" | "FAILED" | "MESSAGE" | "QUEUED" | "SENT";
             /** Format: date-time */
             began: string;
             /** Format: date-time */
@@ -3162,7 +3643,7 @@ export interface components {
             /** Format: int64 */
             heldBefore: number;
             /** @enum {string} */
-            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            failure?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "NOT_TAKEN" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             slot?: string;
             digits: string;
             /** @enum {string} */
@@ -3171,7 +3652,7 @@ export interface components {
         };
         StationView: {
             /** @enum {string} */
-            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "WELCOMED" | "NOT_IN_USE" | "NOT_TAKEN";
+            kind: "NOT_BLOCKED" | "BLOCKED" | "NO_RULE" | "RINGS_ALL_THE_SAME" | "SENT_BY_RULE" | "REFUSED_BY_RULE" | "CIRCLE" | "RINGS" | "WAITS" | "GOES_OUT" | "MAILBOX" | "ATTENDANT" | "WELCOMED" | "NOT_IN_USE" | "NOT_TAKEN";
             at: components["schemas"]["PartyView"];
             /** @enum {string} */
             situation?: "ALWAYS" | "DO_NOT_DISTURB" | "OFF_DUTY" | "NOT_THERE" | "BUSY" | "DECLINED" | "NO_ANSWER";
@@ -3236,6 +3717,10 @@ export interface components {
         };
         TakingPart: {
             takesPart: boolean;
+            reason?: string;
+        };
+        TakingWaiting: {
+            device: string;
         };
         TapeView: {
             on: boolean;
@@ -3262,6 +3747,14 @@ export interface components {
             aside: boolean;
             partner?: string;
         };
+        Time: {
+            /** Format: int32 */
+            weekday: number;
+            /** Format: int32 */
+            slot: number;
+            /** Format: double */
+            calls: number;
+        };
         Tips: {
             seen: boolean;
         };
@@ -3282,12 +3775,40 @@ export interface components {
             takenByName?: string;
             note: string;
         };
+        Totals: {
+            /** Format: int64 */
+            offered: number;
+            /** Format: int64 */
+            answered: number;
+            /** Format: int64 */
+            inTime: number;
+            /** Format: int64 */
+            givenUp: number;
+            /** Format: int64 */
+            sentOn: number;
+            /** Format: int64 */
+            messages: number;
+            /** Format: int64 */
+            calledBack: number;
+            /** Format: int64 */
+            failed: number;
+            /** Format: int64 */
+            meanWait: number;
+            /** Format: int64 */
+            longest: number;
+            /** Format: int64 */
+            patience: number;
+            /** Format: int64 */
+            talk: number;
+            /** Format: int64 */
+            finishing: number;
+        };
         TrialView: {
             /** Format: date-time */
             when: string;
             stations: components["schemas"]["StationView"][];
             /** @enum {string} */
-            told?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
+            told?: "NORMAL" | "BUSY" | "NO_ANSWER" | "DECLINED" | "CALLER_GAVE_UP" | "ANSWERED_ELSEWHERE" | "NOT_TAKEN" | "TRANSFERRED" | "NOT_SIGNED_IN" | "DO_NOT_DISTURB" | "OFF_DUTY" | "CLOSED" | "FORWARDED" | "BLOCKED" | "RINGS_ON" | "NUMBER_NOT_IN_USE" | "LINES_BUSY" | "NETWORK_FAILURE" | "PHONE_NOT_ANSWERED" | "PARKED_TOO_LONG" | "DROPPED" | "ENDED_FOR_ALL" | "EXPIRED" | "LOST";
             refused?: string;
         };
         Tried: {
@@ -3318,6 +3839,18 @@ export interface components {
             fresh: number;
             next?: string;
         };
+        Waiter: {
+            call: string;
+            who: components["schemas"]["PartyView"];
+            /** Format: date-time */
+            since: string;
+            /** Format: int32 */
+            priority: number;
+            /** @enum {string} */
+            why?: "TAG" | "FROM_ANOTHER_LINE" | "AGAIN_TODAY" | "SENT_HERE";
+            rings: boolean;
+            kept: boolean;
+        };
         Waiting: {
             call: string;
             who: components["schemas"]["PartyView"];
@@ -3335,6 +3868,14 @@ export interface components {
         WhoItIs: {
             /** Format: int64 */
             contact: number;
+        };
+        With: {
+            /** Format: int32 */
+            people: number;
+            /** Format: int64 */
+            percent: number;
+            /** Format: int64 */
+            meanWait?: number;
         };
         Word: {
             text: string;
@@ -3384,6 +3925,7 @@ export type SchemaCardBody = components['schemas']['CardBody'];
 export type SchemaChangedBlock = components['schemas']['ChangedBlock'];
 export type SchemaChoice = components['schemas']['Choice'];
 export type SchemaChosen = components['schemas']['Chosen'];
+export type SchemaColleagueGroup = components['schemas']['ColleagueGroup'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaContactBefore = components['schemas']['ContactBefore'];
 export type SchemaContactChange = components['schemas']['ContactChange'];
@@ -3394,6 +3936,7 @@ export type SchemaContactRow = components['schemas']['ContactRow'];
 export type SchemaContactView = components['schemas']['ContactView'];
 export type SchemaContactsPage = components['schemas']['ContactsPage'];
 export type SchemaCorrection = components['schemas']['Correction'];
+export type SchemaDeciding = components['schemas']['Deciding'];
 export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDevicesView = components['schemas']['DevicesView'];
@@ -3401,11 +3944,16 @@ export type SchemaDial = components['schemas']['Dial'];
 export type SchemaDone = components['schemas']['Done'];
 export type SchemaDoubtfulCard = components['schemas']['DoubtfulCard'];
 export type SchemaFailed = components['schemas']['Failed'];
+export type SchemaFiguresView = components['schemas']['FiguresView'];
+export type SchemaFinishing = components['schemas']['Finishing'];
+export type SchemaFinishingLonger = components['schemas']['FinishingLonger'];
 export type SchemaFollowUpBody = components['schemas']['FollowUpBody'];
 export type SchemaFollowUpView = components['schemas']['FollowUpView'];
 export type SchemaForwardedView = components['schemas']['ForwardedView'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaGreetingView = components['schemas']['GreetingView'];
+export type SchemaGroupsOfColleague = components['schemas']['GroupsOfColleague'];
+export type SchemaHalfHour = components['schemas']['HalfHour'];
 export type SchemaHanding = components['schemas']['Handing'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
@@ -3427,6 +3975,7 @@ export type SchemaKeys = components['schemas']['Keys'];
 export type SchemaKnown = components['schemas']['Known'];
 export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
+export type SchemaLabelled = components['schemas']['Labelled'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLetter = components['schemas']['Letter'];
 export type SchemaLine = components['schemas']['Line'];
@@ -3438,11 +3987,17 @@ export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];
 export type SchemaMe = components['schemas']['Me'];
 export type SchemaMember = components['schemas']['Member'];
+export type SchemaMemberFigures = components['schemas']['MemberFigures'];
+export type SchemaMemberSettings = components['schemas']['MemberSettings'];
+export type SchemaMemberView = components['schemas']['MemberView'];
 export type SchemaMessageView = components['schemas']['MessageView'];
 export type SchemaMine = components['schemas']['Mine'];
+export type SchemaMoving = components['schemas']['Moving'];
 export type SchemaMuting = components['schemas']['Muting'];
 export type SchemaNameAndPassword = components['schemas']['NameAndPassword'];
 export type SchemaNarrow = components['schemas']['Narrow'];
+export type SchemaNeededView = components['schemas']['NeededView'];
+export type SchemaNeeds = components['schemas']['Needs'];
 export type SchemaNewBlock = components['schemas']['NewBlock'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewContactBody = components['schemas']['NewContactBody'];
@@ -3472,8 +4027,18 @@ export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaPush = components['schemas']['Push'];
+export type SchemaQueueFigures = components['schemas']['QueueFigures'];
+export type SchemaQueueLine = components['schemas']['QueueLine'];
+export type SchemaQueueLines = components['schemas']['QueueLines'];
+export type SchemaQueueMember = components['schemas']['QueueMember'];
+export type SchemaQueuePreference = components['schemas']['QueuePreference'];
+export type SchemaQueueSettings = components['schemas']['QueueSettings'];
+export type SchemaQueueView = components['schemas']['QueueView'];
+export type SchemaQueuedView = components['schemas']['QueuedView'];
+export type SchemaQueues = components['schemas']['Queues'];
 export type SchemaReadBlocks = components['schemas']['ReadBlocks'];
 export type SchemaReadHolidays = components['schemas']['ReadHolidays'];
+export type SchemaReasonList = components['schemas']['ReasonList'];
 export type SchemaRecordingDeed = components['schemas']['RecordingDeed'];
 export type SchemaRecordingLog = components['schemas']['RecordingLog'];
 export type SchemaRecordingLogEntry = components['schemas']['RecordingLogEntry'];
@@ -3492,6 +4057,7 @@ export type SchemaRuleView = components['schemas']['RuleView'];
 export type SchemaRulesBody = components['schemas']['RulesBody'];
 export type SchemaRulesView = components['schemas']['RulesView'];
 export type SchemaRulingView = components['schemas']['RulingView'];
+export type SchemaRush = components['schemas']['Rush'];
 export type SchemaSaidView = components['schemas']['SaidView'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaService = components['schemas']['Service'];
@@ -3517,20 +4083,25 @@ export type SchemaTakeOver = components['schemas']['TakeOver'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
 export type SchemaTakingPart = components['schemas']['TakingPart'];
+export type SchemaTakingWaiting = components['schemas']['TakingWaiting'];
 export type SchemaTapeView = components['schemas']['TapeView'];
 export type SchemaTarget = components['schemas']['Target'];
 export type SchemaTargetView = components['schemas']['TargetView'];
 export type SchemaTies = components['schemas']['Ties'];
+export type SchemaTime = components['schemas']['Time'];
 export type SchemaTips = components['schemas']['Tips'];
 export type SchemaToCallBack = components['schemas']['ToCallBack'];
+export type SchemaTotals = components['schemas']['Totals'];
 export type SchemaTrialView = components['schemas']['TrialView'];
 export type SchemaTried = components['schemas']['Tried'];
 export type SchemaTyped = components['schemas']['Typed'];
 export type SchemaTypedGreeting = components['schemas']['TypedGreeting'];
 export type SchemaTypedLine = components['schemas']['TypedLine'];
 export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
+export type SchemaWaiter = components['schemas']['Waiter'];
 export type SchemaWaiting = components['schemas']['Waiting'];
 export type SchemaWhoItIs = components['schemas']['WhoItIs'];
+export type SchemaWith = components['schemas']['With'];
 export type SchemaWord = components['schemas']['Word'];
 export type SchemaWrittenNote = components['schemas']['WrittenNote'];
 export type $defs = Record<string, never>;
@@ -3913,6 +4484,31 @@ export interface operations {
             };
         };
     };
+    member: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Deciding"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     mine_2: {
         parameters: {
             query?: never;
@@ -4059,6 +4655,30 @@ export interface operations {
             };
         };
     };
+    label: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slot: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Labelled"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     change: {
         parameters: {
             query?: never;
@@ -4085,6 +4705,72 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QueueSettings"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keepNone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReasonList"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keep_4: {
+        parameters: {
+            query?: never;
+            header?: never;
             path?: never;
             cookie?: never;
         };
@@ -4103,7 +4789,7 @@ export interface operations {
             };
         };
     };
-    keep_4: {
+    keep_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4214,6 +4900,28 @@ export interface operations {
             path: {
                 id: number;
             };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakingPart"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    part_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody: {
@@ -4549,6 +5257,30 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["ContactImport"];
                 };
+            };
+        };
+    };
+    put_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupsOfColleague"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -5049,7 +5781,7 @@ export interface operations {
             };
         };
     };
-    keep_5: {
+    keep_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5085,6 +5817,78 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Handing"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakingWaiting"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Moving"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    finish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinishingLonger"];
             };
         };
         responses: {
@@ -5201,6 +6005,28 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rush: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Rush"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -5528,7 +6354,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5645,7 +6471,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6301,6 +7127,103 @@ export interface operations {
             };
         };
     };
+    queues: {
+        parameters: {
+            query?: {
+                all?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Queues"];
+                };
+            };
+        };
+    };
+    figures: {
+        parameters: {
+            query: {
+                first: string;
+                last: string;
+            };
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FiguresView"];
+                };
+            };
+        };
+    };
+    needed: {
+        parameters: {
+            query?: {
+                weekday?: number;
+                slot?: number;
+            };
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Needs"];
+                };
+            };
+        };
+    };
+    file_1: {
+        parameters: {
+            query: {
+                first: string;
+                last: string;
+            };
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     outside: {
         parameters: {
             query?: never;
@@ -6379,6 +7302,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecordingLog"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["QueueLines"];
                 };
             };
         };
@@ -6581,7 +7524,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6725,6 +7668,26 @@ export interface operations {
                 content: {
                     "text/vcard": string;
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    mine_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ColleagueGroup"][];
                 };
             };
         };

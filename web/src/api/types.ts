@@ -20,6 +20,7 @@ export type {
   SchemaHistoryLine as HistoryLine,
   SchemaHistoryPage as HistoryPage,
   SchemaMe as Me,
+  SchemaNeeds as Needs,
   SchemaNewCall as NewCall,
   SchemaHandsetAnswer as HandsetAnswer,
   SchemaHoldMusicView as HoldMusicView,
@@ -49,6 +50,7 @@ export type {
   SchemaPhoneView as PhoneView,
   SchemaPhoneSecret as PhoneSecret,
   SchemaChoice as DeviceChoice,
+  SchemaColleagueGroup as ColleagueGroup,
   SchemaPersonView as PersonView,
   SchemaPreference as Preference,
   SchemaPush as Push,
@@ -80,6 +82,11 @@ export type {
   SchemaCallersBody as CallersBody,
   SchemaTargetView as TargetView,
   SchemaRuleTarget as RuleTarget,
+  SchemaFiguresView as FiguresView,
+  SchemaQueueLines as QueueLines,
+  SchemaQueueSettings as QueueSettings,
+  SchemaQueues as Queues,
+  SchemaQueueView as QueueView,
 } from './schema';
 import type {
   SchemaHours,

@@ -33,7 +33,7 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
     call.actions.length <= PICTURED ? 'lg:max-xl:[&_svg]:hidden' : 'lg:[&_svg]:hidden';
   return (
     <div
-      className={`flex items-start gap-1.5 max-sm:flex-wrap max-sm:[&_kbd]:hidden ${pictured} ${wide ? 'w-full' : ''}`}
+      className={`flex items-start gap-1.5 max-sm:flex-wrap ${pictured} ${wide ? 'w-full' : ''}`}
     >
       <span className="flex flex-1 gap-1.5 max-lg:flex-wrap max-sm:contents">
         {buttons((action) => !LATER.includes(action))}

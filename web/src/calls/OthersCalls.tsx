@@ -7,6 +7,7 @@ import { usePrincipals } from '../lines/lines';
 import { useNow } from '../live/now';
 import { useOnce } from '../live/useOnce';
 import { Lamp } from '../people/Lamp';
+import { useQueues } from '../queues/queues';
 import { useMe } from '../session/session';
 import { usePeople } from '../people/store';
 import { clockTime } from '../words/time';
@@ -31,8 +32,12 @@ export function OthersCalls() {
   // What rings here has a strip of its own.
   const elsewhere = ({ name, ringing }: LineUseView) =>
     ringing > calls.filter(({ phase, line }) => phase === 'RINGING' && line === name).length;
+  // Those that keep callers have a row of their own, with who waits.
+  const { queues } = useQueues();
   const lines = useCallStore((store) => store.lines).filter(
-    (each) => elsewhere(each) || each.talking.some((name) => name !== me.name),
+    (each) =>
+      !queues.some(({ line }) => line === each.line) &&
+      (elsewhere(each) || each.talking.some((name) => name !== me.name)),
   );
   const first = others.find((each) => each.service);
   useKeys(

@@ -35,7 +35,7 @@ test('a call placed in the name of another says so, and so does one that comes b
   const back = { why: 'NO_ANSWER', from: 'Adaeze', mine: true } as CallView['returned'];
   expect(came('RINGING', { returned: back })).toBe('how.back why.NO_ANSWER Adaeze Dov');
   const parked = { why: 'PARKED_TOO_LONG', from: '61', mine: false } as CallView['returned'];
-  expect(came('RINGING', { returned: parked })).toBe('how.backParkedElse  61 Dov');
+  expect(came('RINGING', { returned: parked })).toBe('how.backParkedElse 61 Dov');
 });
 
 test('what the other end hears is told when it is not simply me', () => {
@@ -60,4 +60,11 @@ test('what waits elsewhere says where, and nothing of how it came', () => {
   );
   expect(came('MESSAGE')).toBe('how.message Dov');
   expect(came('RINGING', { callBack: true })).toBe('how.callBack Dov');
+});
+
+test('whoever is called outside sees a number, or none; whoever is announced is named', () => {
+  const placed = { direction: 'PLACED', theySee: '0191 498 0110' } as const;
+  expect(came('TALKING', placed)).toBe('how.placed · how.theySee 0191 498 0110');
+  expect(came('TALKING', { ...placed, theySee: '' })).toBe('how.placed · how.theySeeNothing');
+  expect(came('RINGING', { announced: 'Dov' })).toBe('how.own · how.announced Dov');
 });

@@ -2,6 +2,7 @@ import type { TFunction } from 'i18next';
 import type { CallView } from '../api/types';
 import { OUTSIDE } from '../devices/store';
 import { device } from '../live/device';
+import { clockTime } from '../words/time';
 
 /** On which line and from whom it came, who hears what, and on which of my windows it is. */
 export function howItCame(call: CallView, name: string, t: TFunction): string {
@@ -24,13 +25,29 @@ export function howItCame(call: CallView, name: string, t: TFunction): string {
   return [
     call.conference ? conference(call.conference, t) : '',
     call.direction === 'PLACED' ? t('how.placed') : on(call, t),
+    queued(call.queued, t),
     call.behalf &&
       t(call.direction === 'PLACED' ? 'how.placedFor' : 'how.callsFor', { name: call.behalf }),
     call.sentBy && t('how.sentBy', { name: call.sentBy }),
+    call.sentOnBy && t('how.sentOnBy', { name: call.sentOnBy }),
+    call.announced && t('how.announced', { name: call.announced }),
+    call.theySee !== undefined &&
+      t(call.theySee ? 'how.theySee' : 'how.theySeeNothing', { number: call.theySee }),
     ['HELD', 'TALKING'].includes(call.phase) && !call.conference && hears(call, t),
     call.silenced && t('how.silenced'),
     call.outside && t(`how.outside.${call.outside.stage}`, { number: call.outside.number }),
     others && call.device !== OUTSIDE && t(`how.on${call.deviceKind ?? 'WINDOW'}`),
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** How long they have waited in a line, and why they came first. */
+function queued(of: CallView['queued'], t: TFunction): string {
+  return [
+    of?.waited && of.waited >= 1000 && t('how.queued', { time: clockTime(of.waited) }),
+    of?.kept && t('how.kept'),
+    of?.why && t(`how.first.${of.why}`),
   ]
     .filter(Boolean)
     .join(' · ');
@@ -49,11 +66,10 @@ function on(call: CallView, t: TFunction): string {
 }
 
 function returned(back: NonNullable<CallView['returned']>, name: string, t: TFunction): string {
-  const parked = back.why === 'PARKED_TOO_LONG';
-  const about = { why: parked ? '' : t(`why.${back.why}`), from: back.from, name };
-  if (parked) {
-    return t(back.mine ? 'how.backParked' : 'how.backParkedElse', about);
+  if (back.why === 'PARKED_TOO_LONG') {
+    return t(back.mine ? 'how.backParked' : 'how.backParkedElse', { from: back.from, name });
   }
+  const about = { why: t(`why.${back.why}`, { from: back.from }), name };
   return t(back.mine ? 'how.back' : 'how.backElse', about);
 }
 

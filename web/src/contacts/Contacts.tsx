@@ -1,11 +1,11 @@
-import { IconSearch } from '@tabler/icons-react';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { Suspense, lazy, useState } from 'react';
+import { InsteadOfList } from '../ui/InsteadOfList';
+import { SearchField } from '../ui/SearchField';
 import { useTranslation } from 'react-i18next';
-import { useSearchParams } from 'wouter';
-import { sentence } from '../api/client';
+import { useOpened } from '../ui/useOpened';
 import { useStepping } from '../calls/useStepping';
-import { useSettled } from '../live/useSettled';
+import { useTyped } from '../live/useTyped';
 import { BehindKey } from '../ui/BehindKey';
 import { Filters } from '../ui/Filters';
 import { TwoPanes } from '../ui/TwoPanes';
@@ -23,27 +23,22 @@ const ImportSheet = lazy(() => import('./ImportSheet').then((it) => ({ default: 
 const WHOSE = ['ALL', 'OFFICE', 'OWN', 'FAVOURITES'] as const;
 const FORMATS = ['VCARD4', 'VCARD3', 'CSV'] as const;
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
-/** Whoever pauses so long while typing wants to see what there is. */
-const TYPING_MS = 100;
 
 /** The card index: letters along the edge, cards in a column, the open card at the right. */
 export function Contacts() {
   const { t } = useTranslation();
-  const [text, setText] = useState('');
+  const [text, settled, setText] = useTyped('');
   const [narrowed, setNarrowed] = useState<Omit<Wanted, 'text'>>({
     whose: 'ALL',
     tag: '',
     group: '',
     from: '',
   });
-  const [address, setAddress] = useSearchParams();
-  const open = Number(address.get('card')) || undefined;
-  const setOpen = (id?: number) =>
-    setAddress(id ? { card: String(id) } : {}, { replace: !id || open !== undefined });
+  const [open, setOpen] = useOpened('card');
   const [writing, setWriting] = useState(false);
   const [importing, setImporting] = useState(false);
   const filters = useFilters();
-  const wanted = { ...narrowed, text: useSettled(text.trim(), TYPING_MS) };
+  const wanted = { ...narrowed, text: settled };
   const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
     useInfiniteQuery(pageOf(wanted));
   const cards = data?.pages.flatMap((page) => page.contacts) ?? [];
@@ -61,17 +56,7 @@ export function Contacts() {
       <TwoPanes
         above={
           <div className="mb-3 flex flex-wrap items-center gap-2">
-            <label className="input input-sm bg-base-100 w-72 max-sm:w-full">
-              <IconSearch size={16} aria-hidden="true" />
-              <input
-                type="search"
-                aria-label={t('contacts.search')}
-                placeholder={t('contacts.search')}
-                maxLength={100}
-                value={text}
-                onChange={(event) => setText(event.target.value)}
-              />
-            </label>
+            <SearchField label={t('contacts.search')} text={text} onType={setText} look="w-72" />
             <Filters set={set}>
               <div role="group" aria-label={t('contacts.whose')} className="flex flex-wrap gap-1">
                 {WHOSE.map((each) => (
@@ -138,17 +123,12 @@ export function Contacts() {
         list={
           <>
             <div className="flex min-w-0 flex-1 flex-col">
-              {error && (
-                <p role="alert" className="text-error p-4 font-semibold">
-                  {sentence(error)}
-                </p>
-              )}
-              {isPending && <p className="quiet p-4">{t('loading')}</p>}
-              {data && cards.length === 0 && (
-                <p className="quiet p-4">
-                  {t(filters?.size ? 'contacts.noneFound' : 'contacts.none')}
-                </p>
-              )}
+              <InsteadOfList
+                error={error}
+                pending={isPending}
+                empty={cards.length === 0}
+                none={t(filters?.size ? 'contacts.noneFound' : 'contacts.none')}
+              />
               <CardList
                 cards={cards}
                 open={open}

@@ -10,9 +10,10 @@ import { useKnownContact } from '../followup/followUps';
 import { AddKeyButton } from '../speed/AddKeyButton';
 import { CardForm } from './CardForm';
 import { Changes } from './Changes';
-import { Groups } from './Groups';
+import { OwnGroups } from '../people/OwnGroups';
+import { PrintKey } from '../ui/PrintKey';
 import { Picture } from './Picture';
-import { bodyOf, change, remove, useContact } from './contacts';
+import { bodyOf, change, keepGroups, remove, useContact } from './contacts';
 
 interface Props {
   id: number;
@@ -59,7 +60,7 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
   const { row, mails, addresses, tags, note } = contact;
   const known = useKnownContact(row.id);
   return (
-    <article aria-label={row.title}>
+    <article data-paper aria-label={row.title}>
       <header className="flex flex-wrap items-start gap-x-4 gap-y-1">
         <Picture contact={row} />
         <div className="min-w-0 flex-1">
@@ -81,6 +82,7 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
           <button type="button" className="btn btn-sm btn-plain" onClick={onEdit}>
             {t('contacts.edit')}
           </button>
+          <PrintKey />
           <button
             type="button"
             className="btn btn-sm btn-plain"
@@ -145,7 +147,11 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
           </Link>
         </div>
       )}
-      <Groups contact={contact} />
+      <OwnGroups
+        names={contact.groups}
+        onKeep={(names) => void keepGroups(row.id, names)}
+        look="border-base-300 mt-4 border-t pt-3"
+      />
       <Changes id={row.id} />
     </article>
   );

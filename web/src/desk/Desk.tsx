@@ -1,4 +1,4 @@
-import { Suspense, lazy, useEffect } from 'react';
+import { Suspense, lazy, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { CallBackView, CallView } from '../api/types';
 import { Announcement } from '../strips/Announcement';
@@ -20,6 +20,11 @@ import { timeOfDay } from '../words/time';
 /** Nobody waits for it who has a call. */
 const Worklist = lazy(() => import('./Worklist').then((it) => ({ default: it.Worklist })));
 
+const QueueRow = lazy(() => import('../queues/QueueRow').then((it) => ({ default: it.QueueRow })));
+const FinishingRow = lazy(() =>
+  import('../queues/FinishingRow').then((it) => ({ default: it.FinishingRow })),
+);
+
 /** Loads once the desk is there: whoever answers can write at once. */
 const loadKnown = () => import('../followup/Known');
 const Known = lazy(() => loadKnown().then((it) => ({ default: it.Known })));
@@ -38,7 +43,6 @@ export function Desk() {
           <DialField />
           <Ringing />
           <Heading />
-          <Tips />
           <InHand />
         </div>
         <div className="flex min-w-0 flex-col gap-2 lg:col-span-2 lg:row-start-2">
@@ -47,6 +51,9 @@ export function Desk() {
         </div>
         <div className="flex min-h-0 flex-col gap-3 lg:col-start-2 lg:row-start-1">
           <People />
+          <Suspense>
+            <QueueRow />
+          </Suspense>
           <OthersCalls />
         </div>
       </div>
@@ -63,11 +70,12 @@ function Heading() {
   const calls = useCalls();
   const active = activeCall(calls);
   const talking = active?.phase === 'TALKING' ? active.other.name : '';
-  const last = useFinished((store) => store.over);
-  const over = last && !isBack(last, calls) ? last : null;
+  const over = useFinished((store) => store.all).filter((each) => !isBack(each, calls));
+  const [next, setNext] = useState('');
+  const shown = over.find((each) => each.id === next) ?? over[0];
   return (
     <div className="flex flex-col gap-1 max-lg:contents lg:h-(--ringing) lg:shrink-0">
-      <h2 className="flex items-baseline gap-3 font-bold">
+      <h2 className="flex min-h-8 items-center gap-3 font-bold max-lg:flex-wrap">
         <span className="shrink-0">{t('inHand.title')}</span>
         <span className="quiet text-sm font-normal">
           {calls.length > 0 && t('inHand.count', { count: calls.length })}
@@ -75,15 +83,25 @@ function Heading() {
             ? t('inHand.conference')
             : talking && t('inHand.talking', { name: talking })}
         </span>
-      </h2>
-      {over && (
-        <div className="max-lg:order-1">
+        <span className="ml-auto text-sm font-normal">
           <Suspense>
-            <Finished key={over.id} over={over} />
+            <FinishingRow />
+          </Suspense>
+        </span>
+      </h2>
+      {shown && (
+        <div className={calls.length > 0 ? 'max-lg:order-1' : ''}>
+          <Suspense>
+            <Finished
+              key={shown.id}
+              over={shown}
+              others={over.length - 1}
+              onNext={() => setNext(over[(over.indexOf(shown) + 1) % over.length]?.id ?? '')}
+            />
           </Suspense>
         </div>
       )}
-      {calls.length === 0 && !over && <p className="quiet">{t('inHand.none')}</p>}
+      {calls.length === 0 && !shown && <p className="quiet">{t('inHand.none')}</p>}
     </div>
   );
 }
@@ -113,7 +131,15 @@ function InHand() {
       </ul>
       {/* Behind all calls: it must push none of them out of sight. */}
       <Suspense>{active && <Known call={active} />}</Suspense>
-      <Suspense>{calls.length === 0 && <Worklist />}</Suspense>
+      {/* What rings only covers what it finds; whoever has a call in hand has no eyes for these. */}
+      {others.length === 0 && (
+        <>
+          <Tips />
+          <Suspense>
+            <Worklist />
+          </Suspense>
+        </>
+      )}
     </section>
   );
 }

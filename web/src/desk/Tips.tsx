@@ -1,16 +1,14 @@
 import { useTranslation } from 'react-i18next';
-import { useCalls } from '../calls/store';
 import { useMe, useSessionActions } from '../session/session';
 
 const TIPS = ['dial', 'answer', 'people', 'keys'] as const;
 
-/** Short first-run tips, until they are put away; my menu shows them again. They give way to calls. */
+/** Short first-run tips, until they are put away; my menu shows them again. */
 export function Tips() {
   const { t } = useTranslation();
   const me = useMe();
   const { tipsSeen } = useSessionActions();
-  const inCall = useCalls().length > 0;
-  if (me.tipsSeen || inCall) {
+  if (me.tipsSeen) {
     return null;
   }
   return (

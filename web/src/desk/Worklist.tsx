@@ -11,6 +11,7 @@ import { FollowUpRow } from '../followup/FollowUpRow';
 import { useFollowUps } from '../followup/followUps';
 import { useNow } from '../live/now';
 import { useShelf } from '../park/store';
+import { useArrival } from '../ui/arrival';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { useMe } from '../session/session';
 import { Leaving } from '../voicemail/Leaving';
@@ -45,7 +46,6 @@ export function Worklist() {
           {sentence(error)}
         </p>
       )}
-      <Leaving />
       {calls.length + parked.length + messages.length + due.length > 0 && (
         <ul className="sheet divide-base-300 divide-y">
           {parked.map((slot) => (
@@ -62,6 +62,8 @@ export function Worklist() {
           ))}
         </ul>
       )}
+      {/* Behind the others, where the message will stand. */}
+      <Leaving />
       {data && count === 0 && <p className="quiet">{t('worklist.nothing')}</p>}
     </section>
   );
@@ -72,13 +74,14 @@ const ROW = 'flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1.5';
 function ParkedForMe({ slot }: { slot: SlotView }) {
   const { t } = useTranslation();
   const now = useNow();
+  const arrived = useArrival<HTMLLIElement>();
   if (!slot.waiting) {
     return null;
   }
   const { who, by, note, since, call } = slot.waiting;
   const name = nameOf(who, t('party.withheld'));
   return (
-    <li className={`${ROW} bg-accent/15`}>
+    <li ref={arrived} className={`${ROW} bg-accent/15`}>
       <p className="min-w-0 flex-1 max-sm:basis-full">
         <span className="font-semibold">{name}</span>{' '}
         <span className="quiet">
@@ -110,7 +113,7 @@ function NewMessage({ message }: { message: MessageView }) {
     t('worklist.message', { length: clockTime(message.length) }),
   ];
   return (
-    <li className={ROW}>
+    <li ref={useArrival<HTMLLIElement>()} className={ROW}>
       <p className="min-w-0 flex-1 max-sm:basis-full">
         <span className="font-semibold">{nameOf(message.who, t('party.withheld'))}</span>{' '}
         <span className="quiet">{about.filter(Boolean).join(' · ')}</span>
@@ -138,7 +141,7 @@ function Missed({ missed }: { missed: ToCallBack }) {
     missed.line ? t('history.onLine', { line: missed.line }) : '',
   ];
   return (
-    <li className={ROW}>
+    <li ref={useArrival<HTMLLIElement>()} className={ROW}>
       <p className="min-w-0 flex-1 max-sm:basis-full">
         <span className="font-semibold">{name}</span>{' '}
         <span className="quiet">{about.filter(Boolean).join(' · ')}</span>

@@ -1,5 +1,14 @@
 import { IconBackspace, IconGridDots, IconSearch } from '@tabler/icons-react';
-import { useCallback, useId, useMemo, useState, type KeyboardEvent } from 'react';
+import {
+  useCallback,
+  useEffect,
+  useId,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import { activeCall } from '../calls/order';
@@ -113,6 +122,7 @@ export function DialField() {
   }
 
   const toggleKeypad = useCallback(() => setKeypad((open) => !open), []);
+  const closeKeypad = useCallback(() => setKeypad(false), []);
   useKeys(
     useMemo(
       () => [
@@ -229,7 +239,7 @@ export function DialField() {
         ))}
       </ul>
       {keypad && (
-        <div className="sheet absolute right-0 z-20 mt-1 p-3 shadow-lg">
+        <OpenKeypad onClose={closeKeypad}>
           <Keypad
             onPress={(digit) => {
               change(text + digit);
@@ -243,8 +253,29 @@ export function DialField() {
           >
             {t('dial.call')} <KeyCap name="Enter" />
           </button>
-        </div>
+        </OpenKeypad>
       )}
     </section>
+  );
+}
+
+/** Beside the field, where it covers no call; it has the focus, so that Escape puts it away. */
+function OpenKeypad({ onClose, children }: { onClose: () => void; children: ReactNode }) {
+  const pad = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const opened = pad.current;
+    opened?.focus();
+    const pressed = (event: globalThis.KeyboardEvent) => event.key === 'Escape' && onClose();
+    opened?.addEventListener('keydown', pressed);
+    return () => opened?.removeEventListener('keydown', pressed);
+  }, [onClose]);
+  return (
+    <div
+      ref={pad}
+      tabIndex={-1}
+      className="sheet absolute top-full right-0 z-20 mt-1 p-3 shadow-lg outline-none lg:top-0 lg:right-auto lg:left-full lg:mt-0 lg:ml-4"
+    >
+      {children}
+    </div>
   );
 }

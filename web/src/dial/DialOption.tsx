@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../ui/KeyCap';
 import { Lamp } from '../people/Lamp';
+import { QueueFigures } from './QueueFigures';
 import type { Choice } from './choices';
 
 interface Props {
@@ -97,7 +98,9 @@ function OptionText({ option, nth }: { option: Choice; nth: number }) {
         <IconUsers size={16} aria-hidden="true" />
         <span className="min-w-0 flex-1 truncate">
           <span className="font-semibold">{option.group.name}</span>{' '}
-          <span className="quiet">{t('dial.group')}</span>
+          <span className="quiet">
+            {option.queue ? <QueueFigures queue={option.queue} /> : t('dial.group')}
+          </span>
         </span>
         <span>{option.group.number}</span>
       </>

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'rea
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { CallView } from '../api/types';
+import { LIMITS, type Limit } from './choices';
 import { nameOf } from '../calls/order';
 import { type CallerId, type Unanswered, type Way, send } from '../calls/services';
 import { callStore } from '../calls/store';
@@ -32,7 +33,8 @@ export function TargetPicker({ call, adding, initial }: Props) {
   const [error, setError] = useState('');
   const [callerId, setCallerId] = useState<CallerId>();
   const [unanswered, setUnanswered] = useState<Unanswered>();
-  const { wanted, options, hint, first, pick } = useFinder(text, MOST, useMe().id);
+  const [only, setOnly] = useState<Limit>();
+  const { wanted, options, hint, first, pick } = useFinder(text, MOST, useMe().id, only);
   const { step, chosen, number, stepBy, stepTo, reset } = useSteps(options, first);
   const ways = waysOf(call, adding);
   const name = nameOf(call.other, t('party.withheld'));
@@ -149,26 +151,47 @@ export function TargetPicker({ call, adding, initial }: Props) {
           {t('target.cancel')} <KeyCap name="Esc" />
         </button>
       </div>
-      {inside && ways[0] === 'put-through' && (
-        <label className="quiet flex flex-wrap items-center gap-2 pt-2 text-sm">
-          {t('target.unanswered')}
+      <div className="quiet flex flex-wrap items-center gap-x-4 gap-y-2 pt-2 text-sm">
+        <label className="flex items-center gap-2">
+          {t('target.only')}
           <select
-            className="select select-sm w-52"
-            value={unanswered ?? ''}
+            className="select select-sm w-40"
+            value={only ?? ''}
             onChange={(event) => {
-              setUnanswered((event.target.value || undefined) as Unanswered | undefined);
+              setOnly((event.target.value || undefined) as Limit | undefined);
+              reset();
               focus();
             }}
           >
-            <option value="">{t('target.then.USUAL')}</option>
-            {(['BACK', 'MAILBOX'] as const).map((each) => (
+            <option value="">{t('target.limit.all')}</option>
+            {LIMITS.map((each) => (
               <option key={each} value={each}>
-                {t(`target.then.${each}`)}
+                {t(`target.limit.${each}`)}
               </option>
             ))}
           </select>
         </label>
-      )}
+        {inside && ways[0] === 'put-through' && (
+          <label className="flex items-center gap-2">
+            {t('target.unanswered')}
+            <select
+              className="select select-sm w-52"
+              value={unanswered ?? ''}
+              onChange={(event) => {
+                setUnanswered((event.target.value || undefined) as Unanswered | undefined);
+                focus();
+              }}
+            >
+              <option value="">{t('target.then.USUAL')}</option>
+              {(['BACK', 'MAILBOX'] as const).map((each) => (
+                <option key={each} value={each}>
+                  {t(`target.then.${each}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+      </div>
       <div role="alert">
         {(error || hint) && <p className="text-error pt-2 font-semibold">{error || hint}</p>}
       </div>

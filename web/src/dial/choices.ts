@@ -4,10 +4,14 @@ import type { ContactRow, Dial, Found, PartyView, PersonView, SlotView } from '.
 export type Choice = { key: string; to: string } & (
   | { kind: 'person'; person: PersonView }
   | { kind: 'contact'; contact: ContactRow }
-  | { kind: 'group'; group: PartyView }
+  | { kind: 'group'; group: PartyView; queue?: Found['queue'] }
   | { kind: 'slot'; slot: SlotView }
   | { kind: 'number'; dial: Dial }
 );
+
+/** What the list can be limited to. */
+export const LIMITS = ['person', 'contact', 'group'] as const;
+export type Limit = (typeof LIMITS)[number];
 
 /** What is dialled when this is chosen, by which of its numbers. */
 export function dialOf(option: Choice, nth = 0): string {
@@ -24,7 +28,13 @@ export function choices(found: Found): Choice[] {
     all.push({ kind: 'slot', key: 'slot', to: found.slot.slot, slot: found.slot });
   }
   if (found.group) {
-    all.push({ kind: 'group', key: 'group', to: found.group.dial ?? '', group: found.group });
+    all.push({
+      kind: 'group',
+      key: 'group',
+      to: found.group.dial ?? '',
+      group: found.group,
+      queue: found.queue,
+    });
   }
   for (const { person, contact } of found.known) {
     if (person) {

@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get } from '../api/client';
 import type { Found } from '../api/types';
-import { type Choice, choices, dialOf } from './choices';
+import { type Choice, type Limit, choices, dialOf } from './choices';
 import type { Step } from './steps';
 
 function finding(text: string) {
@@ -36,8 +36,9 @@ export interface Meant {
  *
  * @param most at most so many, the best first
  * @param without the person who is not to be offered
+ * @param only what the list is limited to
  */
-export function useFinder(text: string, most = 20, without?: number) {
+export function useFinder(text: string, most = 20, without?: number, only?: Limit) {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const wanted = text.trim();
@@ -45,8 +46,9 @@ export function useFinder(text: string, most = 20, without?: number) {
     (found: Found) =>
       choices(found)
         .filter((each) => each.kind !== 'person' || each.person.id !== without)
+        .filter((each) => only === undefined || each.kind === only)
         .slice(0, most),
-    [most, without],
+    [most, without, only],
   );
   const { data } = useQuery({
     ...finding(wanted),

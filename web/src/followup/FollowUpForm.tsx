@@ -63,13 +63,13 @@ export function FollowUpForm({ call, begin, followUp, onKeep, onDone }: Props) {
           className="input input-sm bg-base-100 block w-full"
         />
       </label>
-      <label className="text-sm">
+      <label className="flex flex-col text-sm">
         {t('followUp.day')}
         <DayField
           name="day"
           required
           day={dayOf(followUp?.due ?? now + DAY_MS)}
-          look="input-sm block w-36"
+          look="input-sm w-36"
         />
       </label>
       <label className="text-sm">
@@ -87,7 +87,7 @@ export function FollowUpForm({ call, begin, followUp, onKeep, onDone }: Props) {
         <select
           name="assignee"
           defaultValue={followUp?.assignee ?? me.id}
-          className="select select-sm bg-base-100 block w-44"
+          className="select select-sm bg-base-100 flex w-44"
         >
           {people.map((person) => (
             <option key={person.id} value={person.id}>

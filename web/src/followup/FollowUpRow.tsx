@@ -4,6 +4,7 @@ import type { FollowUpView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { useNow } from '../live/now';
 import { CallPartyButton } from '../people/CallPartyButton';
+import { useArrival } from '../ui/arrival';
 import { shortMoment } from '../words/time';
 import { FollowUpForm } from './FollowUpForm';
 import { change, done } from './followUps';
@@ -19,6 +20,7 @@ export function FollowUpRow({ followUp, compact = false }: Props) {
   const { t } = useTranslation();
   const now = useNow();
   const [moving, setMoving] = useState(false);
+  const arrived = useArrival<HTMLLIElement>();
   const { who, what, due, dueNow, assigneeName, by } = followUp;
   const at = shortMoment(due, now);
   const about = [
@@ -27,7 +29,7 @@ export function FollowUpRow({ followUp, compact = false }: Props) {
     by === assigneeName ? '' : t('followUp.by', { by }),
   ];
   return (
-    <li className={compact ? 'py-0.5 text-sm' : 'px-4 py-1.5'}>
+    <li ref={arrived} className={compact ? 'py-0.5 text-sm' : 'px-4 py-1.5'}>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <p className="min-w-0 flex-1 max-sm:basis-full">
           <span className="font-semibold break-words">{what}</span>{' '}

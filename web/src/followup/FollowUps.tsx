@@ -1,7 +1,7 @@
 import { useState } from 'react';
+import { InsteadOfList } from '../ui/InsteadOfList';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
-import { sentence } from '../api/client';
 import { FollowUpForm } from './FollowUpForm';
 import { FollowUpRow } from './FollowUpRow';
 import { add, useFollowUps } from './followUps';
@@ -44,13 +44,12 @@ export function FollowUps() {
         </div>
       )}
       <div className="sheet min-h-0 flex-1 overflow-y-auto">
-        {error && (
-          <p role="alert" className="text-error p-4 font-semibold">
-            {sentence(error)}
-          </p>
-        )}
-        {isPending && <p className="quiet p-4">{t('loading')}</p>}
-        {data?.length === 0 && <p className="quiet p-4">{t('followUp.none')}</p>}
+        <InsteadOfList
+          error={error}
+          pending={isPending}
+          empty={data?.length === 0}
+          none={t('followUp.none')}
+        />
         <ul className="divide-base-300 divide-y">
           {data?.map((each) => (
             <FollowUpRow key={each.id} followUp={each} />

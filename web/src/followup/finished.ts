@@ -1,24 +1,49 @@
 import { create } from 'zustand';
-import type { CallView, PartyView } from '../api/types';
+import type { CallView, NoticeView, PartyView } from '../api/types';
 
-/** A call of mine that has just ended. */
+/** A call of mine that has just ended, or gone on without me. */
 export interface Over {
   id: string;
   other: PartyView;
+  /** When it ended, by the clock of this page. */
+  at: number;
+  /** Where I sent it. */
+  sentTo?: string;
+  /** What became of it there. */
+  told?: NoticeView;
 }
 
-const KEY = 'oficina-finished';
+const KEY = 'oficina-finished-calls';
 
-/** The last call that has ended, until it is put away or another one has. */
-export const useFinished = create<{ over: Over | null }>(() => ({ over: null }));
+/**
+ * The calls that have ended, latest first, each until it is put away or a call has ended that began later: whoever has
+ * gone on to the next has stopped thinking of them.
+ */
+export const useFinished = create<{ all: Over[] }>(() => ({ all: [] }));
 
-function set(over: Over | null) {
-  sessionStorage.setItem(KEY, JSON.stringify(over));
-  useFinished.setState({ over });
+function set(all: Over[]) {
+  sessionStorage.setItem(KEY, JSON.stringify(all));
+  useFinished.setState({ all });
 }
 
 /** Phases in which somebody speaks with me, or could. */
 const SPOKEN = ['TALKING', 'HELD', 'WAITING'];
+
+/** What is told of a caller who was sent on or parked. */
+const BECAME = [
+  'SENT_ANSWERED',
+  'SENT_GAVE_UP',
+  'SENT_LOST',
+  'SENT_TO_MAILBOX',
+  'PARKED_TAKEN',
+  'PARKED_GAVE_UP',
+];
+
+/** With whom I have spoken in calls in hand, and since when; in what became a conference, with whom it began. */
+const spoken = new Map<string, { other: PartyView; since: number }>();
+
+/** What was told of calls in hand. */
+const told = new Map<string, NoticeView>();
 
 /** Whether whoever it was with is in a call of mine again, or still: it was joined with another one. */
 export function isBack(over: Over, calls: CallView[]): boolean {
@@ -29,25 +54,70 @@ export function isBack(over: Over, calls: CallView[]): boolean {
   return Boolean(over.other.dial) && parties.some((each) => each.dial === over.other.dial);
 }
 
+/** Somebody who was announced and is gone together with whoever was told of them is with those now. */
+function handedOver(id: string, gone: CallView[]): NoticeView | undefined {
+  const to = gone.find((call) => call.announces === id && call.phase === 'TALKING');
+  return to && { what: 'SENT_ANSWERED', about: { person: to.other.name } };
+}
+
+/** How it ended, if that is another end than that of the call. */
+export function endOf({ sentTo, told: became }: Over): string {
+  return became ? `finished.${became.what}` : sentTo ? 'finished.sent' : 'finished.what';
+}
+
 export const finished = {
-  /** Of the calls there were, one that was spoken in and is there no more is over. */
+  /** Of the calls there were, those that were spoken in and are there no more are over. */
   take(before: CallView[], now: CallView[]) {
-    const gone = before.find(
-      (call) =>
+    for (const call of [...before, ...now]) {
+      if (
         SPOKEN.includes(call.phase) &&
         !call.conference &&
-        !now.some((each) => each.id === call.id) &&
-        ['OUTSIDE', 'PERSON', 'WITHHELD'].includes(call.other.kind),
-    );
-    if (gone) {
-      set({ id: gone.id, other: gone.other });
+        !call.announces &&
+        ['OUTSIDE', 'PERSON', 'WITHHELD'].includes(call.other.kind)
+      ) {
+        const since = spoken.get(call.id)?.since ?? Date.now();
+        spoken.set(call.id, { other: call.other, since });
+      }
+    }
+    const gone = before.filter((call) => !now.some((each) => each.id === call.id));
+    for (const { id, phase, line } of gone) {
+      const mine = spoken.get(id);
+      if (mine) {
+        const over = {
+          id,
+          other: mine.other,
+          at: Date.now(),
+          sentTo: phase === 'SENT' ? line : undefined,
+          told: told.get(id) ?? handedOver(id, gone),
+        };
+        const before = useFinished.getState().all;
+        set([over, ...before.filter((each) => each.id !== id && each.at >= mine.since)]);
+      }
+      spoken.delete(id);
+      told.delete(id);
     }
   },
-  away: () => set(null),
+  /** Of a caller I sent on something was told, before or after the call was gone. */
+  tell(notices: NoticeView[]) {
+    for (const notice of notices) {
+      if (notice.call && BECAME.includes(notice.what)) {
+        if (spoken.has(notice.call)) {
+          told.set(notice.call, notice);
+        }
+        const { all } = useFinished.getState();
+        set(all.map((each) => (each.id === notice.call ? { ...each, told: notice } : each)));
+      }
+    }
+  },
+  away: (id: string) => set(useFinished.getState().all.filter((each) => each.id !== id)),
   /** After a reload: what was there before. */
   restore: () =>
     useFinished.setState({
-      over: JSON.parse(sessionStorage.getItem(KEY) ?? 'null') as Over | null,
+      all: JSON.parse(sessionStorage.getItem(KEY) ?? '[]') as Over[],
     }),
-  reset: () => set(null),
+  reset() {
+    spoken.clear();
+    told.clear();
+    set([]);
+  },
 };

@@ -10,6 +10,13 @@ const AGAIN_MS = 3_000;
 
 const BLANK: NoteText = { title: '', text: '' };
 
+/** The note about a call as the server has it. */
+export const noteOf = (call: string) => ({
+  queryKey: ['note', call],
+  queryFn: () => get<NoteText>(`/api/calls/${call}/note`),
+  staleTime: Infinity,
+});
+
 /**
  * The note about a call: as it is, kept as one types, through a reload and a killed server, and the same in all windows:
  * what two of them write at once is put together by the server.
@@ -20,11 +27,7 @@ export function useNote(call: string) {
   const [typed, setTyped] = useState<NoteText | undefined>(() => drafts.read(me, call));
   const [failed, setFailed] = useState(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const { data } = useQuery({
-    queryKey: ['note', call],
-    queryFn: () => get<NoteText>(`/api/calls/${call}/note`),
-    staleTime: Infinity,
-  });
+  const { data } = useQuery(noteOf(call));
 
   const send = useCallback(async () => {
     clearTimeout(timer.current);

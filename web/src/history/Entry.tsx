@@ -6,12 +6,13 @@ import type { HistoryEntry } from '../api/types';
 import { aboutParty, nameOf } from '../calls/order';
 import { CardAndKey } from '../contacts/CardAndKey';
 import { Cord } from '../cord/Cord';
+import { PrintKey } from '../ui/PrintKey';
 import { useSwipe } from '../ui/useSwipe';
 import { NoteField } from '../followup/NoteField';
 import { Outcome } from '../followup/Outcome';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { clockTime, dayAndTime, timeOfDay } from '../words/time';
-import { copyNumber, remove } from './entries';
+import { alsoIn, copyNumber, remove } from './entries';
 import { outcome } from './outcome';
 
 /** Only who opens a recorded call needs a player. */
@@ -32,7 +33,9 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   const swipe = useSwipe(() => void remove([entry.id]));
   const { missed } = entry;
   const Arrow = entry.direction === 'PLACED' ? IconArrowUpRight : IconArrowDownLeft;
+  const also = alsoIn(entry);
   const about = [
+    also.length > 0 ? t('history.also', { names: also.join(', ') }) : '',
     ...aboutParty(entry.other, t),
     entry.line ? t('history.onLine', { line: entry.line }) : '',
     entry.behalf ? t('history.behalf', { name: entry.behalf }) : '',
@@ -41,7 +44,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   ];
 
   return (
-    <div className="border-base-300 overflow-hidden border-b">
+    <div data-paper className="border-base-300 overflow-hidden border-b">
       <div
         {...swipe}
         className="hover:bg-base-200/60 flex items-center gap-3 py-1.5 pr-3 pl-3 max-sm:flex-wrap"
@@ -118,6 +121,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
           )}
           <div className="mt-3 flex flex-wrap gap-2">
             <CardAndKey other={entry.other} />
+            <PrintKey />
             {entry.other.number && (
               <button
                 type="button"

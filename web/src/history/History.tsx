@@ -1,10 +1,12 @@
-import { IconSearch } from '@tabler/icons-react';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useRef, useState, type RefObject } from 'react';
+import { InsteadOfList } from '../ui/InsteadOfList';
+import { SearchField } from '../ui/SearchField';
+import { Older } from '../ui/Older';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
-import { get, sentence } from '../api/client';
+import { get } from '../api/client';
 import type { HistoryEntry, HistoryPage } from '../api/types';
 import { useNow } from '../live/now';
 import { BehindKey } from '../ui/BehindKey';
@@ -99,17 +101,12 @@ export function History() {
             {t('history.print')}
           </button>
         </BehindKey>
-        <label className="input input-sm bg-base-100 w-44 max-lg:order-first max-sm:w-full">
-          <IconSearch size={16} aria-hidden="true" />
-          <input
-            type="search"
-            aria-label={t('history.search')}
-            placeholder={t('history.search')}
-            maxLength={100}
-            value={text}
-            onChange={(event) => type(event.target.value)}
-          />
-        </label>
+        <SearchField
+          label={t('history.search')}
+          text={text}
+          onType={type}
+          look="w-44 max-lg:order-first"
+        />
       </div>
       <div
         ref={scrolled}
@@ -123,36 +120,20 @@ export function History() {
           />
         )}
         {printing && <Printed entries={chosen.length > 0 ? chosen : entries} onDone={printed} />}
-        {error && (
-          <p role="alert" className="text-error p-4 font-semibold">
-            {sentence(error)}
-          </p>
-        )}
-        {isPending && <p className="quiet p-4">{t('loading')}</p>}
-        {data && entries.length === 0 && (
-          <p className="quiet p-4">
-            {t(
-              hasNextPage
-                ? 'history.noneSoFar'
-                : text || set > 0
-                  ? 'history.noneFound'
-                  : 'history.none',
-            )}
-          </p>
-        )}
+        <InsteadOfList
+          error={error}
+          pending={isPending}
+          empty={entries.length === 0}
+          none={t(
+            hasNextPage
+              ? 'history.noneSoFar'
+              : text || set > 0
+                ? 'history.noneFound'
+                : 'history.none',
+          )}
+        />
         <Entries entries={entries} scrolled={scrolled} marked={marked} onChoose={choose} />
-        {hasNextPage && (
-          <div className="p-3 text-center">
-            <button
-              type="button"
-              className="btn btn-sm btn-plain"
-              disabled={isFetchingNextPage}
-              onClick={() => void fetchNextPage()}
-            >
-              {t('history.older')}
-            </button>
-          </div>
-        )}
+        <Older more={hasNextPage} busy={isFetchingNextPage} onMore={fetchNextPage} />
       </div>
     </div>
   );

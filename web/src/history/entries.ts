@@ -44,3 +44,11 @@ export async function copyNumber({ other }: HistoryEntry) {
   await navigator.clipboard.writeText(number);
   notify('numberCopied', { number });
 }
+
+/** Who else was in a conference that I was in, beside whoever the entry is about. */
+export function alsoIn({ course, other }: HistoryEntry): string[] {
+  const names = course
+    .filter((each) => each.kind === 'CONFERENCE' && each.mine)
+    .flatMap((each) => each.who);
+  return [...new Set(names)].filter((name) => name !== other.name);
+}

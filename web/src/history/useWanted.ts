@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'wouter';
-import { useSettled } from '../live/useSettled';
+import { useTyped } from '../live/useTyped';
 import { type Narrowed, NOTHING } from './entries';
 
 export const FILTERS = [
@@ -13,42 +13,45 @@ export const FILTERS = [
   'NOTED',
 ] as const;
 
-export type Filter = (typeof FILTERS)[number];
-
-/** Whoever pauses so long while typing wants to see what there is. */
-const TYPING_MS = 150;
+const NAMES = Object.keys(NOTHING) as (keyof Narrowed)[];
 
 /** What is looked for. It stands in the address, and is there again after a reload. */
 export function useWanted() {
   const [address, setAddress] = useSearchParams();
-  const [text, setText] = useState(address.get('text') ?? '');
-  const settled = useSettled(text.trim(), TYPING_MS);
-  const put = (change: Record<string, string>) => {
-    const next = new URLSearchParams(address);
-    for (const [name, value] of Object.entries(change)) {
-      if (value) {
-        next.set(name, value);
-      } else {
-        next.delete(name);
-      }
-    }
-    setAddress(next, { replace: true });
-  };
+  const written = address.get('text') ?? '';
+  const [text, settled, type] = useTyped(written);
+  const put = (change: Record<string, string>) =>
+    setAddress(
+      (now) => {
+        const set = { ...Object.fromEntries(now), ...change };
+        return Object.fromEntries(Object.entries(set).filter(([, value]) => value));
+      },
+      { replace: true },
+    );
+
+  // Typing changes the address; and another address, as by the tab above, is what is looked for.
   useEffect(() => {
-    if ((address.get('text') ?? '') !== settled) {
+    if (settled !== written) {
       put({ text: settled });
     }
-  });
-  const names = Object.keys(NOTHING) as (keyof Narrowed)[];
+  }, [settled]); // eslint-disable-line react-hooks/exhaustive-deps -- when it was typed, and not when the address changes
+  const [seen, setSeen] = useState(written);
+  if (seen !== written) {
+    setSeen(written);
+    if (written !== settled) {
+      type(written);
+    }
+  }
+
   return {
     filter: FILTERS.find((each) => each === address.get('filter')) ?? 'ALL',
-    choose: (filter: Filter) => put({ filter: filter === 'ALL' ? '' : filter }),
+    choose: (filter: (typeof FILTERS)[number]) => put({ filter: filter === 'ALL' ? '' : filter }),
     /** As it is typed, and as it is asked for. */
     text,
     settled,
-    type: setText,
+    type,
     narrowed: Object.fromEntries(
-      names.map((name) => [name, address.get(name) ?? '']),
+      NAMES.map((name) => [name, address.get(name) ?? '']),
     ) as unknown as Narrowed,
     narrow: (narrowed: Narrowed) => put({ ...narrowed }),
   };

@@ -11,6 +11,6 @@ export const usePrincipals = () =>
   useQuery({ queryKey: ['lines', 'behalf'], queryFn: () => get<PartyView[]>('/api/lines/behalf') })
     .data ?? [];
 
-/** Takes part in a line from now on, or rests. */
-export const takePart = (line: number, takesPart: boolean) =>
-  put(`/api/lines/${line}/part`, { takesPart });
+/** Takes part in a line from now on, or rests; without a line, in all of mine. */
+export const takePart = (takesPart: boolean, line?: number, reason = '') =>
+  put(line === undefined ? '/api/lines/part' : `/api/lines/${line}/part`, { takesPart, reason });

@@ -17,6 +17,7 @@ const UNDO = [
   {
     key: 'z',
     ctrl: true,
+    alt: 'without' as const, // both together type a letter on many keyboards
     always: true,
     run() {
       const last = useNotices.getState().notices.findLast((each) => each.undo);
@@ -30,7 +31,10 @@ const UNDO = [
   },
 ];
 
-/** What I should be told once, in whole sentences; the latest stay in sight for a while, above any sheet. */
+/**
+ * What I should be told once, in whole sentences; the latest stay in sight for a while, above any sheet. A new one comes
+ * above the others, which stay where they are.
+ */
 export function Notices() {
   const notices = useNotices((store) => store.notices);
   const sheet = useUppermostSheet();
@@ -38,7 +42,7 @@ export function Notices() {
   const log = (
     <div
       role="log"
-      className="pointer-events-none fixed inset-x-4 bottom-[calc(4.5rem+var(--foot,0px))] z-30 lg:bottom-36 flex flex-col items-start gap-2"
+      className="pointer-events-none fixed inset-x-4 bottom-[calc(4.5rem+var(--foot,0px))] z-30 lg:bottom-36 flex h-64 flex-col-reverse items-start gap-2"
     >
       {notices.slice(-4).map((shown) => (
         <OneNotice key={shown.key} shown={shown} />

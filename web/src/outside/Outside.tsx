@@ -6,6 +6,7 @@ import type { Outside as Network, SubscriberView } from '../api/types';
 import { notify } from '../notices/store';
 import { DeskPhones } from './DeskPhones';
 import { Played } from './Played';
+import { Rush } from './Rush';
 import { addWords } from '../words';
 import words from './words.view.en.json';
 
@@ -71,6 +72,7 @@ export function Outside() {
           </span>
         </label>
       </div>
+      {data?.switchable && <Rush onSend={(action) => void change(action)} />}
       {error && (
         <p role="alert" className="text-error font-semibold">
           {sentence(error)}

@@ -43,7 +43,7 @@ export function Played({ subscriber, change }: Props) {
         <>
           <CallLine call={call} />
           <HandsetState state={handset} />
-          {call.state === 'TALKING' && (
+          {(call.state === 'TALKING' || call.state === 'CALLING') && (
             <div role="group" aria-label={t('outside.keys')} className="mt-2 flex flex-wrap gap-1">
               {[...'1234567890*#'].map((key) => (
                 <button

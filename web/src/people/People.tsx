@@ -12,6 +12,8 @@ import { PersonCard } from './PersonCard';
 import { saidOf } from '../status/status';
 import { usePeople } from './store';
 import { usePointed } from './usePointed';
+import { useGroups } from './groups';
+import { type Whom, WhomSelect, isOf } from './Whom';
 
 /** The people of the office by team, with live lamps. A click calls. */
 export function People() {
@@ -19,13 +21,11 @@ export function People() {
   const me = useMe();
   const everybody = usePeople((store) => store.people).filter((person) => person.id !== me.id);
   const [freeOnly, setFreeOnly] = useState(false);
-  const [team, setTeam] = useState('');
-  const sites = [...new Set(everybody.map((person) => person.site))];
+  const [whom, setWhom] = useState<Whom>('');
+  const groups = useGroups();
   const teams = [...new Set(everybody.map((person) => person.team))];
   const shown = everybody.filter(
-    (person) =>
-      (!freeOnly || person.lamp === 'FREE') &&
-      (team === '' || person.team === team || person.site === team),
+    (person) => (!freeOnly || person.lamp === 'FREE') && isOf(whom, person, groups),
   );
   const free = everybody.filter((person) => person.lamp === 'FREE').length;
   const { board, pointed, row, leaving } = usePointed();
@@ -43,24 +43,7 @@ export function People() {
         <p className="quiet flex-1 text-sm whitespace-nowrap">
           {t('people.free', { count: free })}
         </p>
-        <select
-          aria-label={t('people.team')}
-          className="select select-sm w-24"
-          value={team}
-          onChange={(event) => setTeam(event.target.value)}
-        >
-          <option value="">{t('people.allTeams')}</option>
-          <optgroup label={t('people.teams')}>
-            {teams.map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </optgroup>
-          <optgroup label={t('people.sites')}>
-            {sites.map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </optgroup>
-        </select>
+        <WhomSelect whom={whom} everybody={everybody} groups={groups} onChoose={setWhom} />
         <button
           type="button"
           className={`btn btn-sm ${freeOnly ? 'btn-primary' : 'btn-plain'}`}
@@ -90,7 +73,9 @@ export function People() {
           <p className="quiet px-2 py-3">{t('people.nobody')}</p>
         )}
       </div>
-      {about && pointed && <PersonCard person={about} end={pointed.end} />}
+      {about && pointed && (
+        <PersonCard key={about.id} person={about} groups={groups} beside={pointed.beside} />
+      )}
     </section>
   );
 }
@@ -154,7 +139,7 @@ function StateText({ person }: { person: PersonView }) {
       ? t(`people.forwarded.${forwarded.kind}`, { name: forwarded.name })
       : t(`lamp.${person.lamp}`).toLowerCase();
   return (
-    <span className="quiet text-sm">
+    <span className="quiet text-sm leading-none">
       {person.lamp === 'ON_CALL' && person.since ? (
         <Since instant={person.since} />
       ) : (

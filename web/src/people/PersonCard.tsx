@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import type { PersonView } from '../api/types';
+import type { ColleagueGroup, PersonView } from '../api/types';
 import { activeCall, nameOf } from '../calls/order';
 import { callParty, send } from '../calls/services';
 import { useCalls } from '../calls/store';
@@ -8,15 +8,18 @@ import { AddKeyButton } from '../speed/AddKeyButton';
 import { saidOf } from '../status/status';
 import { timeOfDay } from '../words/time';
 import { Lamp } from './Lamp';
+import { OwnGroups } from './OwnGroups';
+import { keepInGroups } from './groups';
+import type { Beside } from './usePointed';
 
 interface Props {
   person: PersonView;
-  /** At which end of the board it stands, so that it covers no one who is pointed at. */
-  end: 'top' | 'bottom';
+  groups: ColleagueGroup[];
+  beside: Beside;
 }
 
 /** More about the colleague one points at, and what one can do with them. */
-export function PersonCard({ person, end }: Props) {
+export function PersonCard({ person, groups, beside }: Props) {
   const { t } = useTranslation();
   const active = activeCall(useCalls());
   const transfers = active?.actions.includes('TRANSFER');
@@ -25,7 +28,8 @@ export function PersonCard({ person, end }: Props) {
     <aside
       aria-label={t('people.about', { name: person.name })}
       data-person-card
-      className={`sheet border-base-content absolute inset-x-1 z-20 p-3 shadow-lg ${end === 'top' ? 'top-12' : 'bottom-1'}`}
+      style={beside}
+      className="sheet border-base-content absolute inset-x-1 z-20 p-3 shadow-lg"
     >
       <p className="flex items-center gap-2 font-bold">
         <Lamp lamp={person.lamp} />
@@ -74,6 +78,11 @@ export function PersonCard({ person, end }: Props) {
           </a>
         )}
       </div>
+      <OwnGroups
+        names={groups.filter((each) => each.people.includes(person.id)).map((each) => each.name)}
+        onKeep={(names) => void keepInGroups(person.id, names)}
+        look="mt-2"
+      />
     </aside>
   );
 }

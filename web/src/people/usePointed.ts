@@ -1,29 +1,57 @@
 import { useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 
 /** Whoever only passes over a name does not point at it. */
-const RESTS_MS = 350;
+const RESTS_MS = 500;
 const GONE_MS = 250;
 
-/** Whom on a board one points at, or has the focus on, and at which end of it there is room. */
+/** Whoever writes on the card of somebody stays with them, wherever the mouse goes. */
+const writes = () => document.activeElement?.matches('[data-person-card] input') ?? false;
+
+/**
+ * Where the card of somebody stands in the board: beneath them, from its upper edge, or above them, from its lower one
+ * where that is nearer. It touches them, so that one comes to it over nobody else, and is within the board: beside it are
+ * the keys of calls.
+ */
+export type Beside = { top: number } | { bottom: number };
+
+/** Whom on a board one points at, or has the focus on, and what is beside them. */
 export function usePointed() {
   const board = useRef<HTMLElement>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const [pointed, setPointed] = useState<{ id: number; end: 'top' | 'bottom' }>();
+  const [pointed, setPointed] = useState<{ id: number; beside: Beside }>();
   useEffect(() => () => clearTimeout(timer.current), []);
+
+  // Not by what leaves the board: of a key that goes while the mouse is on it, nobody is told that it was left.
+  useEffect(() => {
+    let leaves: ReturnType<typeof setTimeout> | undefined;
+    function moved(event: PointerEvent) {
+      if (writes() || board.current?.contains(event.target as Node)) {
+        clearTimeout(leaves);
+        leaves = undefined;
+      } else {
+        leaves ??= setTimeout(() => setPointed(undefined), GONE_MS);
+      }
+    }
+    if (pointed) {
+      window.addEventListener('pointermove', moved);
+    }
+    return () => {
+      clearTimeout(leaves);
+      window.removeEventListener('pointermove', moved);
+    };
+  }, [pointed]);
 
   function at(id: number, row: Element, after: number) {
     clearTimeout(timer.current);
     timer.current = setTimeout(() => {
-      const all = board.current?.getBoundingClientRect();
+      const all = board.current?.getBoundingClientRect() ?? row.getBoundingClientRect();
       const own = row.getBoundingClientRect();
-      const low = all !== undefined && own.top > (all.top + all.bottom) / 2;
-      setPointed({ id, end: low ? 'top' : 'bottom' });
+      const low = own.top > (all.top + all.bottom) / 2;
+      setPointed({
+        id,
+        beside: low ? { bottom: all.bottom - own.top } : { top: own.bottom - all.top },
+      });
     }, after);
-  }
-
-  function away() {
-    clearTimeout(timer.current);
-    timer.current = setTimeout(() => setPointed(undefined), GONE_MS);
   }
 
   return {
@@ -32,10 +60,11 @@ export function usePointed() {
     /** For each row. */
     row: (id: number) => ({
       onPointerEnter: (event: { currentTarget: Element; pointerType: string }) => {
-        if (event.pointerType === 'mouse') {
+        if (event.pointerType === 'mouse' && !writes()) {
           at(id, event.currentTarget, RESTS_MS);
         }
       },
+      onPointerLeave: () => clearTimeout(timer.current),
       onFocus: (event: FocusEvent) => at(id, event.currentTarget, 0),
       onKeyDown: (event: KeyboardEvent) => {
         if (event.key === 'ArrowRight') {
@@ -46,17 +75,12 @@ export function usePointed() {
         }
       },
     }),
-    /** For the board. */
+    /** For the board: whoever goes elsewhere by keys takes the card away. */
     leaving: {
-      onPointerLeave: away,
-      onPointerMove: (event: { target: EventTarget }) => {
-        if ((event.target as Element).closest('[data-person-card]')) {
-          clearTimeout(timer.current); // on the way to its buttons, over other names
-        }
-      },
       onBlur: (event: FocusEvent) => {
         if (!board.current?.contains(event.relatedTarget as Node | null)) {
-          away();
+          clearTimeout(timer.current);
+          timer.current = setTimeout(() => setPointed(undefined), GONE_MS);
         }
       },
     },

@@ -39,6 +39,36 @@ export function DeskPhone() {
 
   const press = (key: string, number = 0) => phone.current?.press(key, number);
 
+  // What is typed is taken by Enter, wherever the mouse was before: it is the first key beneath the display.
+  const asks = panel?.soft.includes('BACK') ?? false;
+  const idle = panel?.soft.includes('PICK_UP') ?? false;
+  // Who types faster than the display follows has begun to dial all the same.
+  const begun = useRef(false);
+  useEffect(() => {
+    begun.current = begun.current && idle;
+    function entered(event: KeyboardEvent) {
+      if (event.repeat || event.target !== document.body) {
+        return;
+      }
+      if (event.key === 'Enter' && (asks || begun.current)) {
+        phone.current?.press('SOFT', 0);
+      }
+      begun.current = idle && /^[0-9*#]$/.test(event.key);
+    }
+    // A key of a telephone that was pressed with a finger is not what Enter means.
+    function clicked(event: MouseEvent) {
+      if (event.detail > 0 && document.activeElement instanceof HTMLElement) {
+        document.activeElement.blur();
+      }
+    }
+    window.addEventListener('keydown', entered);
+    window.addEventListener('click', clicked);
+    return () => {
+      window.removeEventListener('keydown', entered);
+      window.removeEventListener('click', clicked);
+    };
+  }, [asks, idle]);
+
   useEffect(() => {
     function typed(event: KeyboardEvent) {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) {

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'wouter';
 import { sentence } from '../api/client';
 import type { Preference } from '../api/types';
 import { Dialog } from '../ui/Dialog';
@@ -102,6 +103,18 @@ export function PreferencesDialog({ onClose }: { onClose: () => void }) {
               ))}
             </div>
           </fieldset>
+          <p className="flex flex-wrap gap-2">
+            {(
+              [
+                ['rings', '/rules'],
+                ['greetings', '/voicemail?greetings=1'],
+              ] as const
+            ).map(([what, to]) => (
+              <Link key={what} to={to} className="btn btn-sm btn-plain" onClick={onClose}>
+                {t(`preferences.elsewhere.${what}`)}
+              </Link>
+            ))}
+          </p>
         </div>
       )}
     </Dialog>

@@ -133,7 +133,7 @@ function AllDeeds() {
           className="btn btn-xs btn-plain"
           onClick={() => setBefore(data.next ?? undefined)}
         >
-          {t('history.older')}
+          {t('older')}
         </button>
       )}
     </section>

@@ -46,7 +46,7 @@ function Whole({ opened, onGone }: WholeProps) {
   const player = usePlayer(`/api/recordings/${id}/sound`, nothing);
   const name = nameOf(other, t('party.withheld'));
   return (
-    <article aria-label={t('recording.of', { name })}>
+    <article data-paper aria-label={t('recording.of', { name })}>
       <header className="flex flex-wrap items-baseline gap-x-3">
         <h2 className="text-xl font-bold break-words">{name}</h2>
         <span className="quiet">

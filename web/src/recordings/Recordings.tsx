@@ -1,8 +1,10 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useSearchParams } from 'wouter';
-import { sentence } from '../api/client';
+import { Link } from 'wouter';
+import { InsteadOfList } from '../ui/InsteadOfList';
+import { Older } from '../ui/Older';
+import { useOpened } from '../ui/useOpened';
 import type { RecordingView } from '../api/types';
 import { nameOf } from '../calls/order';
 import { useStepping } from '../calls/useStepping';
@@ -18,11 +20,9 @@ addWords(words);
 /** Everything that was recorded for me or handed to me: the list at the left, the open one at the right. */
 export function Recordings() {
   const { t } = useTranslation();
-  const [address, setAddress] = useSearchParams();
-  const open = Number(address.get('recording')) || undefined;
-  const setOpen = (id?: number) =>
-    setAddress(id ? { recording: String(id) } : {}, { replace: !id || open !== undefined });
-  const { data, error, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery(allRecordings);
+  const [open, setOpen] = useOpened('recording');
+  const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
+    useInfiniteQuery(allRecordings);
   const recordings = useMemo(() => data?.pages.flatMap((page) => page.recordings) ?? [], [data]);
 
   useStepping(
@@ -46,25 +46,14 @@ export function Recordings() {
         listLabel={t('recording.list')}
         list={
           <>
-            {error && (
-              <p role="alert" className="text-error p-4 font-semibold">
-                {sentence(error)}
-              </p>
-            )}
-            {isPending && <p className="quiet p-4">{t('loading')}</p>}
-            {data && recordings.length === 0 && <p className="quiet p-4">{t('recording.none')}</p>}
+            <InsteadOfList
+              error={error}
+              pending={isPending}
+              empty={recordings.length === 0}
+              none={t('recording.none')}
+            />
             {recordings.length > 0 && <List recordings={recordings} open={open} onOpen={setOpen} />}
-            {hasNextPage && (
-              <div className="p-3 text-center">
-                <button
-                  type="button"
-                  className="btn btn-sm btn-plain"
-                  onClick={() => void fetchNextPage()}
-                >
-                  {t('history.older')}
-                </button>
-              </div>
-            )}
+            <Older more={hasNextPage} busy={isFetchingNextPage} onMore={fetchNextPage} />
           </>
         }
         openedLabel={t('recording.opened')}

@@ -5,6 +5,7 @@ import type { RecordingOpened } from '../api/types';
 import { useNow } from '../live/now';
 import { useSoundState } from '../sound/store';
 import { dayAndTime } from '../words/time';
+import { PrintKey } from '../ui/PrintKey';
 import { HandOn } from './HandOn';
 import { keepUntil, remove, takeBack } from './recordings';
 
@@ -62,6 +63,7 @@ export function WhatOneDoes({ opened, onGone }: Props) {
         {save('file', 'saveSound')}
         {wideband && save('opus', 'saveSmall')}
         {opened.said.length > 0 && save('text', 'saveText')}
+        <PrintKey />
         {opened.mayKeep && <Keep opened={opened} />}
       </div>
       {handing && <HandOn id={id} onDone={() => setHanding(false)} />}

@@ -148,7 +148,7 @@ function Drawing({ rules, line, trial }: DrawingProps) {
             onKeep={(hours) => keep((body) => ({ ...body, hours }))}
           />
         </Station>
-        <Station title={t('rules.rings')} lit={lit('RINGS', 'WELCOMED')}>
+        <Station title={t('rules.rings')} lit={lit('RINGS', 'WELCOMED', 'WAITS')}>
           {group && (
             <label className="mb-1 flex flex-wrap items-center gap-x-2">
               <input

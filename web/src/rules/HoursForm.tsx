@@ -27,12 +27,12 @@ export function HoursForm({ hours, onChange, dates = false }: Props) {
       spans: hours.spans.map((each, at) => (at === index ? { ...each, ...change } : each)),
     });
   const day = (name: 'first' | 'last') => (
-    <label className="text-sm">
+    <label className="flex flex-col text-sm">
       {t(name === 'first' ? 'rules.firstDay' : 'rules.lastDay')}
       <DayField
         day={hours[name] ?? ''}
         onChange={(chosen) => onChange({ ...hours, [name]: chosen || undefined })}
-        look="input-sm block w-40"
+        look="input-sm w-40"
       />
     </label>
   );

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
-import { takePart, useLines } from '../lines/lines';
-import { attempt } from '../notices/attempt';
+import { PartInLine } from '../lines/PartInLine';
+import { useLines } from '../lines/lines';
 
 /** The lines of the office, who takes part in each, and my own switch in those that are mine. */
 export function Lines() {
@@ -17,15 +17,7 @@ export function Lines() {
           const names = line.members.filter((each) => each.takesPart).map((each) => each.name);
           return (
             <li key={line.id} className="flex flex-wrap items-center gap-x-3 py-1">
-              {line.mine && (
-                <input
-                  type="checkbox"
-                  className="toggle toggle-sm toggle-primary"
-                  aria-label={t('rules.takesPart', { line: line.name })}
-                  checked={line.takesPart}
-                  onChange={(event) => void attempt(takePart(line.id, event.target.checked))}
-                />
-              )}
+              {line.mine && <PartInLine line={line} />}
               <span className="font-semibold">{line.name}</span>
               <span className="quiet">{line.extension}</span>
               <span className="quiet min-w-0 flex-1 text-sm">

@@ -9,6 +9,7 @@ import { drafts } from '../followup/drafts';
 import { finished } from '../followup/finished';
 import { useLine } from '../live/line';
 import { pickUp } from '../calls/services';
+import { useHasQueues } from '../queues/useHasQueues';
 import { Notices } from '../notices/Notices';
 import { useAlerts } from '../ring/alerts';
 import { useMe } from '../session/session';
@@ -22,6 +23,9 @@ standsAbove(RingingOver);
 
 const StatusSheet = lazy(() =>
   import('../status/StatusSheet').then((it) => ({ default: it.StatusSheet })),
+);
+const PartSheet = lazy(() =>
+  import('../queues/PartSheet').then((it) => ({ default: it.PartSheet })),
 );
 const CardSheet = lazy(() =>
   import('../contacts/CardSheet').then((it) => ({ default: it.CardSheet })),
@@ -48,6 +52,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const run = useLine((line) => line.run);
   const [keysOpen, setKeysOpen] = useState(false);
   const [statusOpen, setStatusOpen] = useState(false);
+  const [partOpen, setPartOpen] = useState(false);
+  const queues = useHasQueues();
   const card = useCardSheet((store) => store.card);
   useAlerts();
   useCallKeys();
@@ -60,19 +66,25 @@ export function Frame({ children }: { children: ReactNode }) {
       () => [
         { key: '?', run: () => setKeysOpen(true) },
         { key: ',', run: () => setStatusOpen(true) },
+        { key: '-', run: () => setPartOpen(true) },
         { key: 'g', run: () => void pickUp() },
-        ...views(me).map((tab) => ({
+        ...views(me, queues).map((tab) => ({
           key: tab.key.toLowerCase(),
           run: () => navigate(tab.path),
         })),
       ],
-      [navigate, me],
+      [navigate, me, queues],
     ),
   );
 
   return (
     <div className="flex min-h-dvh flex-col max-md:pb-14 lg:h-dvh">
-      <Header onKeys={() => setKeysOpen(true)} onStatus={() => setStatusOpen(true)} />
+      <Header
+        queues={queues}
+        onKeys={() => setKeysOpen(true)}
+        onStatus={() => setStatusOpen(true)}
+        onPart={() => setPartOpen(true)}
+      />
       <Banner />
       <main className="relative mx-auto flex w-full max-w-[1600px] min-h-0 flex-1 flex-col px-4 pt-4 pb-[calc(1rem+var(--foot,0px))] md:pb-4">
         {children}
@@ -81,6 +93,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </main>
       <Notices />
       <Suspense>{statusOpen && <StatusSheet onClose={() => setStatusOpen(false)} />}</Suspense>
+      <Suspense>{partOpen && <PartSheet onClose={() => setPartOpen(false)} />}</Suspense>
       <Suspense>{card && <CardSheet {...card} onClose={cardSheet.close} />}</Suspense>
       <Suspense>{keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}</Suspense>
     </div>

@@ -6,12 +6,13 @@ import { Lamp } from '../people/Lamp';
 import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
 import { saidOf, useKept, useOwnStatus } from '../status/status';
+import { standing, useQueues } from '../queues/queues';
 import { useFresh } from '../voicemail/messages';
 import { DeviceChip } from './DeviceChip';
 import { Mark } from '../ui/Mark';
-import { PersonMenu } from './PersonMenu';
+import { PersonMenu, type Sheet } from './PersonMenu';
 import { RulesChip } from './RulesChip';
-import { RULES, TABS } from './tabs';
+import { QUEUES, RULES, TABS } from './tabs';
 
 /** Sheets load when they are opened. */
 const PreferencesDialog = lazy(() =>
@@ -33,13 +34,21 @@ const SignInsDialog = lazy(() =>
   import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
 );
 
+const QueuesDialog = lazy(() =>
+  import('../queues/QueuesDialog').then((it) => ({ default: it.QueuesDialog })),
+);
+const SlotsDialog = lazy(() =>
+  import('../park/SlotsDialog').then((it) => ({ default: it.SlotsDialog })),
+);
+
 interface Props {
   onKeys: () => void;
   onStatus: () => void;
+  onPart: () => void;
 }
 
 /** The band along the top: the tabs, and always in sight my number, device and state. */
-export function Header({ onKeys, onStatus }: Props) {
+export function Header({ queues, ...person }: Props & { queues: boolean }) {
   const { t } = useTranslation();
   const [pathname] = useLocation();
   const isOpen = (path: string) => pathname === path || pathname.startsWith(`${path}/`);
@@ -53,7 +62,7 @@ export function Header({ onKeys, onStatus }: Props) {
         aria-label={t('tab.all')}
         className="bg-neutral flex gap-1 self-end max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-20 max-md:h-14"
       >
-        {TABS.map((tab) => (
+        {[...TABS, ...(queues ? [QUEUES] : [])].map((tab) => (
           <Link
             key={tab.path}
             to={tab.path}
@@ -73,7 +82,7 @@ export function Header({ onKeys, onStatus }: Props) {
       <div className="on-band ml-auto flex min-h-[52px] items-center gap-2 max-md:contents">
         <RulesChip open={isOpen(RULES.path)} title={t('key.title', { key: RULES.key })} />
         <DeviceChip />
-        <PersonChip onKeys={onKeys} onStatus={onStatus} />
+        <PersonChip {...person} />
       </div>
     </header>
   );
@@ -93,19 +102,33 @@ function Fresh() {
   ) : null;
 }
 
-function PersonChip({ onKeys, onStatus }: Props) {
+/** That I rest, or write down what the last call was about, where I am a member of queues. */
+function AsMember({ me }: { me: number }) {
+  const { t } = useTranslation();
+  const { queues, finishing } = useQueues();
+  const rests = standing(queues, me).find((each) => each.state === 'RESTS');
+  const word = rests?.byExchange
+    ? 'queues.missed'
+    : rests?.reason
+      ? 'queues.restsBecause'
+      : 'queues.rests';
+  if (finishing) {
+    return <span className="text-accent"> · {t('queues.finishes')}</span>;
+  }
+  return rests ? <span className="text-accent"> · {t(word, { reason: rests.reason })}</span> : null;
+}
+
+function PersonChip({ onKeys, onStatus, onPart }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const own = usePeople((store) => store.people.find((person) => person.id === me.id));
   const status = useOwnStatus();
-  // That my calls go elsewhere, the line beside it says; to others I am away by it.
-  const elsewhere = own?.lamp === 'AWAY' && own.forwarded && status?.kind !== 'AWAY';
-  const lamp = elsewhere ? 'FREE' : (own?.lamp ?? 'OFF');
+  // To others I am away when my calls go elsewhere; here stands what I have said.
+  const said = own?.lamp === 'AWAY' && own.forwarded ? (status?.kind ?? 'FREE') : undefined;
+  const lamp = said ?? own?.lamp ?? 'OFF';
   const kept = useKept(status);
   const [open, setOpen] = useState(false);
-  const [dialog, setDialog] = useState<
-    '' | 'opening' | 'outcomes' | 'password' | 'preferences' | 'recording' | 'signIns'
-  >('');
+  const [dialog, setDialog] = useState<Sheet | ''>('');
   const box = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
@@ -148,6 +171,7 @@ function PersonChip({ onKeys, onStatus }: Props) {
             {kept > 0 && (
               <span className="text-accent"> · {t('status.kept', { count: kept })}</span>
             )}
+            <AsMember me={me.id} />
             {kept === 0 && status?.until && ` · ${saidOf({ ...status, text: '' }, t)}`}
           </span>
         </span>
@@ -157,13 +181,9 @@ function PersonChip({ onKeys, onStatus }: Props) {
         <PersonMenu
           onClose={() => setOpen(false)}
           onKeys={onKeys}
-          onPassword={() => setDialog('password')}
-          onPreferences={() => setDialog('preferences')}
-          onOpening={() => setDialog('opening')}
           onStatus={onStatus}
-          onOutcomes={() => setDialog('outcomes')}
-          onRecording={() => setDialog('recording')}
-          onSignIns={() => setDialog('signIns')}
+          onPart={onPart}
+          onSheet={setDialog}
         />
       )}
       <Suspense>
@@ -171,6 +191,8 @@ function PersonChip({ onKeys, onStatus }: Props) {
         {dialog === 'opening' && <OpeningSheet onClose={() => setDialog('')} />}
         {dialog === 'outcomes' && <OutcomesDialog onClose={() => setDialog('')} />}
         {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
+        {dialog === 'slots' && <SlotsDialog onClose={() => setDialog('')} />}
+        {dialog === 'queues' && <QueuesDialog onClose={() => setDialog('')} />}
         {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
         {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
       </Suspense>

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { KEY_OF } from '../calls/callKeys';
 import { useMe } from '../session/session';
+import { useHasQueues } from '../queues/useHasQueues';
 import { Dialog } from '../ui/Dialog';
 import { views } from './tabs';
 
@@ -21,10 +22,15 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
     ...Object.entries(KEY_OF).map(([action, key]): [string, string] => [key, t(`key.${action}`)]),
     ['L', t('key.connect')],
     ['↑ ↓', t('key.strip')],
-    ...views(me).map((tab): [string, string] => [tab.key, t('key.tab', { tab: t(tab.word) })]),
+    ...views(me, useHasQueues()).map((tab): [string, string] => [
+      tab.key,
+      t('key.tab', { tab: t(tab.word) }),
+    ]),
     ['G', t('key.pickUp')],
     ['=', t('key.takeOver')],
     [',', t('key.status')],
+    ['-', t('queues.partKey')],
+    ['\\', t('queues.doneKey')],
     ['Ctrl Z', t('key.undo')],
     ['?', t('key.help')],
     ['Esc', t('key.escape')],

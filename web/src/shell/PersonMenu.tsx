@@ -8,30 +8,27 @@ import { KeyCap } from '../ui/KeyCap';
 import { OUTSIDE } from './tabs';
 import { type Theme, setTheme, theme } from './theme';
 
+/** What can be opened from here that is of nobody else's concern. */
+export type Sheet =
+  | 'opening'
+  | 'outcomes'
+  | 'password'
+  | 'preferences'
+  | 'queues'
+  | 'recording'
+  | 'signIns'
+  | 'slots';
+
 interface Props {
   onClose: () => void;
   onKeys: () => void;
-  onPassword: () => void;
-  onPreferences: () => void;
-  onOpening: () => void;
-  onOutcomes: () => void;
   onStatus: () => void;
-  onRecording: () => void;
-  onSignIns: () => void;
+  onPart: () => void;
+  onSheet: (sheet: Sheet) => void;
 }
 
 /** What belongs to me and not to a call. */
-export function PersonMenu({
-  onClose,
-  onKeys,
-  onPassword,
-  onPreferences,
-  onOpening,
-  onOutcomes,
-  onStatus,
-  onRecording,
-  onSignIns,
-}: Props) {
+export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props) {
   const { t } = useTranslation();
   const me = useMe();
   const { signOut, tipsSeen } = useSessionActions();
@@ -51,6 +48,8 @@ export function PersonMenu({
     </li>
   );
 
+  const sheet = (name: Sheet) => item(`me.${name}`, () => onSheet(name));
+
   return (
     <div className="sheet text-base-content absolute right-0 z-40 mt-2 w-72 p-2 shadow-lg">
       <dl className="border-base-300 mb-2 grid grid-cols-[auto_1fr] gap-x-3 border-b px-3 pb-2">
@@ -67,12 +66,19 @@ export function PersonMenu({
       </dl>
       <ul>
         {item('me.status', onStatus, ',')}
+        {item('queues.part', onPart, '-')}
         {notificationsWanted() && item('me.notifications', askForNotifications)}
-        {item('me.preferences', onPreferences)}
+        {sheet('preferences')}
         {canTakeTelLinks && item('me.telLinks', takeTelLinks)}
-        {me.role === 'administrator' && item('me.recording', onRecording)}
-        {me.role === 'administrator' && item('me.outcomes', onOutcomes)}
-        {me.role === 'administrator' && item('me.opening', onOpening)}
+        {me.role === 'administrator' && (
+          <>
+            {sheet('recording')}
+            {sheet('outcomes')}
+            {sheet('opening')}
+            {sheet('slots')}
+            {sheet('queues')}
+          </>
+        )}
         {item('me.tips', () => void tipsSeen(false))}
         {me.standIns && (
           <li>
@@ -86,8 +92,8 @@ export function PersonMenu({
           </li>
         )}
         {item('me.keys', onKeys, '?')}
-        {item('me.password', onPassword)}
-        {item('me.signIns', onSignIns)}
+        {sheet('password')}
+        {sheet('signIns')}
       </ul>
       <label className="flex items-center justify-between gap-3 px-3 py-2">
         {t('theme.label')}

@@ -14,6 +14,9 @@ export const TABS: View[] = [
   { path: '/contacts', word: 'tab.contacts', key: 'Z' },
 ];
 
+/** For those who are in one, and for administrators as long as there is one. */
+export const QUEUES: View = { path: '/queues', word: 'queues.tab', key: "'" };
+
 /** Opens from the line that sums them up. */
 export const RULES: View = { path: '/rules', word: 'tab.rules', key: ';' };
 
@@ -21,4 +24,9 @@ export const RULES: View = { path: '/rules', word: 'tab.rules', key: ';' };
 export const OUTSIDE: View = { path: '/outside', word: 'tab.outside', key: 'N' };
 
 /** All views that a person has. */
-export const views = (me: Me): View[] => [...TABS, RULES, ...(me.standIns ? [OUTSIDE] : [])];
+export const views = (me: Me, queues: boolean): View[] => [
+  ...TABS,
+  ...(queues ? [QUEUES] : []),
+  RULES,
+  ...(me.standIns ? [OUTSIDE] : []),
+];

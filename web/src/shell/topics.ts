@@ -44,9 +44,14 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   LEAVING: (data) => callStore.know({ leaving: data as LeavingView[] }),
   OTHERS_CALLS: (data) => callStore.know({ others: data as OthersCallView[] }),
   LINES: (data) => callStore.know({ lines: data as LineUseView[] }),
+  QUEUES: (_, queries) => void askAgain(queries, 'queues'),
   PEOPLE: (data) => peopleStore.take(data as Board),
   SHELF: (data) => shelfStore.take(data as SlotView[]),
-  NOTICES: (data) => noticeStore.take(data as NoticeView[]),
+  COLLEAGUES: (_, queries) => void askAgain(queries, 'colleagues'),
+  NOTICES(data) {
+    noticeStore.take(data as NoticeView[]);
+    finished.tell(data as NoticeView[]);
+  },
   SERVICE(data, queries) {
     const wasBehind = useLine.getState().service.behind;
     line.service(data as Service);
@@ -80,6 +85,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   RULES(_, queries) {
     void askAgain(queries, 'rules');
     void askAgain(queries, 'lines');
+    void askAgain(queries, 'queues');
   },
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
   DEVICES: () => void devicesStore.load(),

@@ -8,7 +8,8 @@ import { KeyCap } from '../ui/KeyCap';
 import { useKeys } from '../ui/keys';
 import { useNow } from '../live/now';
 import { Lamp } from '../people/Lamp';
-import { dayOf } from '../words/time';
+import { dayOf, minuteOf } from '../words/time';
+import { MyLines } from './MyLines';
 import { KINDS, type Kind, nextOpening, say, untilWhen, useOwnStatus } from './status';
 import { DayField } from '../words/DayField';
 
@@ -22,20 +23,29 @@ export function StatusSheet({ onClose }: { onClose: () => void }) {
   const { t } = useTranslation();
   const own = useOwnStatus();
   const [text, setText] = useState(own?.text ?? '');
-  const [end, setEnd] = useState<End>('CHANGED');
-  const [at, setAt] = useState({ day: dayOf(useNow()), time: '17:00' });
+  const now = useNow();
+  const [end, setEnd] = useState<End>(own?.until ? 'TIME' : 'CHANGED');
+  const [at, setAt] = useState(() =>
+    own?.until
+      ? { day: dayOf(own.until), time: minuteOf(own.until) }
+      : { day: dayOf(now), time: '17:00' },
+  );
+  // Words and an end are chosen before the state or after it, in whichever order they come to mind.
+  const [changed, setChanged] = useState(false);
   const [error, setError] = useState('');
   const opens = useQuery({ queryKey: ['rules', 'next-opening'], queryFn: nextOpening }).data?.at;
 
   const choose = useMemo(
     () => async (kind: Kind) => {
+      // The end of what I am now is none of what I say instead, unless I have touched it.
+      const chosen = changed || kind === own?.kind ? end : 'CHANGED';
       const status: NewStatus = {
         kind,
         // Whoever is free again has said what there was to say.
         text: kind === 'FREE' && text === own?.text ? '' : text,
-        minutes: MINUTES[end],
-        until: end === 'TIME' ? `${at.day}T${at.time}` : undefined,
-        untilOpening: end === 'OPENING',
+        minutes: MINUTES[chosen],
+        until: chosen === 'TIME' ? `${at.day}T${at.time}` : undefined,
+        untilOpening: chosen === 'OPENING',
       };
       try {
         await say(status);
@@ -44,7 +54,7 @@ export function StatusSheet({ onClose }: { onClose: () => void }) {
         setError(sentence(problem));
       }
     },
-    [text, end, at, own, onClose],
+    [text, end, at, own, changed, onClose],
   );
   useKeys(
     useMemo(
@@ -78,7 +88,14 @@ export function StatusSheet({ onClose }: { onClose: () => void }) {
           </button>
         ))}
       </div>
-      <div className="mt-4 grid gap-3 sm:grid-cols-2">
+      <form
+        className="mt-4 grid gap-3 sm:grid-cols-2"
+        onChange={() => setChanged(true)}
+        onSubmit={(event) => {
+          event.preventDefault();
+          void choose(own?.kind ?? 'FREE');
+        }}
+      >
         <label>
           {t('status.text')}
           <input
@@ -123,7 +140,13 @@ export function StatusSheet({ onClose }: { onClose: () => void }) {
             />
           </fieldset>
         )}
-      </div>
+        {own && changed && (
+          <button type="submit" className="btn btn-primary justify-self-start">
+            {t('status.keep', { state: t(`lamp.${own.kind}`) })}
+          </button>
+        )}
+      </form>
+      <MyLines />
       <p role="alert" className="text-error font-semibold">
         {error}
       </p>

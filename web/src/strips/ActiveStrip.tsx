@@ -2,7 +2,7 @@ import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
 import { Voices } from '../sound/Voices';
 import { CallButtons } from '../calls/CallButtons';
-import { Foot } from '../ui/Foot';
+import { Foot } from './Foot';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
 import { CameFrom, Times, Who } from './StripParts';
@@ -31,8 +31,8 @@ export function ActiveStrip({ call }: { call: CallView }) {
         </div>
         <Voices call={call} />
       </div>
-      <div className="md:mt-1.5">
-        <Foot>
+      <div className="mt-1.5">
+        <Foot of={call}>
           <CallButtons call={call} wide />
         </Foot>
       </div>

@@ -4,7 +4,7 @@ import { Cord } from '../cord/Cord';
 import { useNow } from '../live/now';
 import { Voices } from '../sound/Voices';
 import { clockTime } from '../words/time';
-import { Foot } from '../ui/Foot';
+import { Foot } from './Foot';
 import { CallButton } from '../calls/CallButton';
 import { aboutParty, nameOf } from '../calls/order';
 
@@ -85,7 +85,7 @@ export function Announcement({ call, caller }: Props) {
           <Cord course={caller.course} earlier={caller.earlier} now={now} />
         </div>
       </div>
-      <Foot>
+      <Foot of={call}>
         <div className="flex gap-1.5 max-lg:flex-wrap md:mt-2 md:pr-4 md:pb-2 lg:[&_svg]:hidden">
           {call.actions.map((action, index) => (
             <span

@@ -42,7 +42,7 @@ export function CallBar({ call, more }: { call: CallView; more: number }) {
         </strong>
       )}
       <TapeSign call={call} />
-      <span className="flex flex-wrap items-center gap-1.5 max-md:[&_.btn]:h-11 max-sm:[&_kbd]:hidden">
+      <span className="flex flex-wrap items-center gap-1.5 max-md:[&_.btn]:h-11">
         {AT_HAND.filter((action) => call.actions.includes(action)).map((action) => (
           <CallButton
             key={action}

@@ -2,11 +2,12 @@ import { useTranslation } from 'react-i18next';
 import type { CallView } from '../api/types';
 import { useNow } from '../live/now';
 import { clockTime } from '../words/time';
+import { recordedFor } from './recordedFor';
 
 /** In these nothing of either side is recorded. */
 const WAITS: CallView['phase'][] = ['HELD', 'WAITING', 'UNATTENDED'];
 
-/** That a call is recorded, for whom and since when; or that it was, until it was stopped. */
+/** That a call is recorded, for whom and how long; or that it was, until it was stopped. */
 export function TapeSign({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const { tape, phase } = call;
@@ -23,14 +24,14 @@ export function TapeSign({ call }: { call: CallView }) {
           aria-hidden="true"
           className={`size-2.5 border-2 border-current ${runs ? 'bg-current' : ''}`}
         />
-        {runs ? <Running tape={tape} /> : t(tape.on ? 'tape.waits' : 'tape.off')}
+        {runs ? <Running call={call} by={tape.by} /> : t(tape.on ? 'tape.waits' : 'tape.off')}
       </strong>
     </p>
   );
 }
 
-function Running({ tape }: { tape: NonNullable<CallView['tape']> }) {
+function Running({ call, by }: { call: CallView; by?: string }) {
   const { t } = useTranslation();
-  const time = clockTime(useNow() - Date.parse(tape.since));
-  return tape.by ? t('tape.onFor', { name: tape.by, time }) : t('tape.on', { time });
+  const time = clockTime(recordedFor(call, useNow()));
+  return by ? t('tape.onFor', { name: by, time }) : t('tape.on', { time });
 }

@@ -19,7 +19,7 @@ export function Leaving() {
     return null;
   }
   return (
-    <ul className="sheet divide-base-300 border-accent mb-2 divide-y">
+    <ul className="sheet divide-base-300 border-accent my-2 divide-y">
       {leaving.map((each) => {
         const name = nameOf(each.who, t('party.withheld'));
         return (

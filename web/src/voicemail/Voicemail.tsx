@@ -1,11 +1,13 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
-import { IconMicrophone, IconSearch } from '@tabler/icons-react';
+import { IconMicrophone } from '@tabler/icons-react';
 import { Suspense, lazy, useMemo, useState } from 'react';
+import { InsteadOfList } from '../ui/InsteadOfList';
+import { SearchField } from '../ui/SearchField';
+import { Older } from '../ui/Older';
 import { useTranslation } from 'react-i18next';
-import { useSearchParams } from 'wouter';
-import { sentence } from '../api/client';
+import { useOpened } from '../ui/useOpened';
 import { useStepping } from '../calls/useStepping';
-import { useSettled } from '../live/useSettled';
+import { useTyped } from '../live/useTyped';
 import { TwoPanes } from '../ui/TwoPanes';
 import { Leaving } from './Leaving';
 import { Letter } from './Letter';
@@ -16,25 +18,21 @@ const GreetingsSheet = lazy(() =>
   import('./GreetingsSheet').then((it) => ({ default: it.GreetingsSheet })),
 );
 
-/** Whoever pauses so long while typing wants to see what there is. */
-const TYPING_MS = 150;
-
 /** Messages that were left for me and my groups: the tray at the left, the open letter at the right. */
 export function Voicemail() {
   const { t } = useTranslation();
   const [which, setWhich] = useState<Which>('all');
-  const [text, setText] = useState('');
-  const [address, setAddress] = useSearchParams();
-  const open = Number(address.get('message')) || undefined;
-  const setOpen = (id?: number) =>
-    setAddress(id ? { message: String(id) } : {}, { replace: !id || open !== undefined });
+  const [text, wanted, setText] = useTyped('');
+  const [open, setOpen] = useOpened('message');
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
-  const [greetings, setGreetings] = useState(false);
-  const wanted = useSettled(text.trim(), TYPING_MS);
-  const { data, error, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery({
-    ...pageOf(which, wanted),
-    placeholderData: keepPreviousData,
-  });
+  const [greetings, setGreetings] = useState(() =>
+    new URLSearchParams(window.location.search).has('greetings'),
+  );
+  const { data, error, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } =
+    useInfiniteQuery({
+      ...pageOf(which, wanted),
+      placeholderData: keepPreviousData,
+    });
   const messages = useMemo(() => data?.pages.flatMap((page) => page.messages) ?? [], [data]);
   const fresh = data?.pages[0]?.fresh ?? 0;
   const there = [...chosen].filter((id) => messages.some((each) => each.id === id));
@@ -74,17 +72,7 @@ export function Voicemail() {
                   </button>
                 ))}
               </div>
-              <label className="input input-sm bg-base-100 w-64 max-sm:w-full">
-                <IconSearch size={16} aria-hidden="true" />
-                <input
-                  type="search"
-                  aria-label={t('voicemail.search')}
-                  placeholder={t('voicemail.search')}
-                  maxLength={100}
-                  value={text}
-                  onChange={(event) => setText(event.target.value)}
-                />
-              </label>
+              <SearchField label={t('voicemail.search')} text={text} onType={setText} look="w-64" />
               <button
                 type="button"
                 className="btn btn-sm btn-plain ml-auto"
@@ -124,17 +112,12 @@ export function Voicemail() {
                 </button>
               </div>
             )}
-            {error && (
-              <p role="alert" className="text-error p-4 font-semibold">
-                {sentence(error)}
-              </p>
-            )}
-            {isPending && <p className="quiet p-4">{t('loading')}</p>}
-            {data && messages.length === 0 && (
-              <p className="quiet p-4">
-                {t(text || which !== 'all' ? 'voicemail.noneFound' : 'voicemail.none')}
-              </p>
-            )}
+            <InsteadOfList
+              error={error}
+              pending={isPending}
+              empty={messages.length === 0}
+              none={t(text || which !== 'all' ? 'voicemail.noneFound' : 'voicemail.none')}
+            />
             <Tray
               messages={messages}
               open={open}
@@ -142,17 +125,7 @@ export function Voicemail() {
               onOpen={setOpen}
               onChoose={choose}
             />
-            {hasNextPage && (
-              <div className="p-3 text-center">
-                <button
-                  type="button"
-                  className="btn btn-sm btn-plain"
-                  onClick={() => void fetchNextPage()}
-                >
-                  {t('history.older')}
-                </button>
-              </div>
-            )}
+            <Older more={hasNextPage} busy={isFetchingNextPage} onMore={fetchNextPage} />
           </>
         }
         openedLabel={t('voicemail.letter')}

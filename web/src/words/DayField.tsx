@@ -24,6 +24,7 @@ export function DayField(props: Props) {
   const now = useNow();
   const [typed, setTyped] = useState<string>();
   const [own, setOwn] = useState(day);
+  const [left, setLeft] = useState(false);
   const meant = onChange ? day : own;
   const read = (text: string) => dayFrom(text, now, past);
   const understood = typed === undefined || typed.trim() === '' || read(typed) !== null;
@@ -37,7 +38,7 @@ export function DayField(props: Props) {
     }
   }
   return (
-    <>
+    <span className="relative inline-block">
       <input
         type="text"
         aria-label={label}
@@ -51,15 +52,22 @@ export function DayField(props: Props) {
         value={typed ?? dayText(meant)}
         ref={(field) => field?.setCustomValidity(understood ? '' : t('day.unknown'))}
         onChange={(event) => take(event.target.value)}
-        onBlur={(event) => {
-          if (understood) {
-            setTyped(undefined);
-          } else {
-            event.target.reportValidity();
-          }
+        onFocus={() => setLeft(false)}
+        onBlur={() => {
+          setLeft(true);
+          setTyped(understood ? undefined : typed);
         }}
       />
+      {left && !understood && (
+        // Covers what is beneath: nothing moves because something was mistyped.
+        <span
+          role="alert"
+          className="bg-base-100 border-error text-error absolute top-full left-0 z-20 mt-1 rounded border px-2 py-1 text-sm whitespace-nowrap"
+        >
+          {t('day.unknown')}
+        </span>
+      )}
       {name && <input type="hidden" name={name} value={meant} />}
-    </>
+    </span>
   );
 }

@@ -39,6 +39,16 @@ export function timeOfDay(instant: string): string {
   return format(instant, { hour: '2-digit', minute: '2-digit' });
 }
 
+/** The same as 09:05, in which fields of time have it: not for reading. */
+export function minuteOf(instant: string): string {
+  return new Intl.DateTimeFormat('en', {
+    timeZone: zone,
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).format(new Date(instant));
+}
+
 /** The day of an instant at the office, as 2026-06-15: for comparing, not for reading. */
 export function dayOf(instant: string | number): string {
   const parts = new Intl.DateTimeFormat('en', {

@@ -42,29 +42,12 @@ final class BigOffice {
       Instant opens) {
     List<Person> people = new ArrayList<>();
     for (int i = 0; i < size; i++) {
-      people.add(
-          new Person(
-              new PersonId(i),
-              "P" + i,
-              Integer.toString(firstExtension + i),
-              number.apply(i),
-              new Person.Place("T" + i / 10, "S", ""),
-              new Person.Calls(
-                  ringTime,
-                  true,
-                  CallerIdChoice.WITHHELD,
-                  false,
-                  RecordingChoice.ON_DEMAND,
-                  null)));
+      String extension = Integer.toString(firstExtension + i);
+      people.add(person(new PersonId(i), extension, ringTime, number.apply(i)));
     }
     Exchange exchange =
         new Exchange(
-            new Office(
-                new Office.Identity("Bench", null, ZoneOffset.UTC, new Region("GB"), ""),
-                new Directory(people, List.of()),
-                settings,
-                Map.of(),
-                Directions.none(ZoneOffset.UTC)));
+            office(new Directory(people, List.of()), settings, Directions.none(ZoneOffset.UTC)));
     for (Person person : people) {
       Command comes =
           new OfficeCommand.DeviceComes(
@@ -72,5 +55,27 @@ final class BigOffice {
       ((Decision.Accepted) exchange.decide(comes, opens)).events().forEach(exchange::apply);
     }
     return exchange;
+  }
+
+  static Office office(Directory directory, Settings settings, Directions directions) {
+    return new Office(
+        new Office.Identity("Bench", null, ZoneOffset.UTC, new Region("GB"), ""),
+        directory,
+        settings,
+        Map.of(),
+        directions);
+  }
+
+  /** Somebody in a team of ten. */
+  static Person person(
+      PersonId id, String extension, Duration ringTime, @Nullable PhoneNumber number) {
+    return new Person(
+        id,
+        "P" + id,
+        extension,
+        number,
+        new Person.Place("T" + id.value() / 10, "S", ""),
+        new Person.Calls(
+            ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND, null));
   }
 }

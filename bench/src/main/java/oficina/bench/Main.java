@@ -52,6 +52,7 @@ public final class Main {
   static {
     PARTS.put("exchange", Main::exchange);
     PARTS.put("routing", Routing::measure);
+    PARTS.put("queues", Queueing::measure);
     PARTS.put("day", () -> new OfficeDay().run());
     PARTS.put("start", Main::start);
     PARTS.put("click", Main::click);
@@ -87,8 +88,7 @@ public final class Main {
   }
 
   private static void script() throws IOException {
-    row("script that every page needs, gzip (aim 160 kB)", "%.0f kB", scriptBytes("") / 1000.0);
-    row("  with the desk", "%.0f kB", scriptBytes("Desk-") / 1000.0);
+    row("script of the first page, with the desk (aim 160 kB)", "%.0f kB", scriptBytes() / 1000.0);
   }
 
   private static void exchange() throws RunnerException {
@@ -118,20 +118,15 @@ public final class Main {
         rates.get(0) / rates.get(rates.size() - 1));
   }
 
-  /**
-   * What every page loads, and the view it begins with.
-   *
-   * @param view what the file of a view begins with that is counted too; empty for none
-   */
-  private static long scriptBytes(String view) throws IOException {
+  /** What every page loads before it shows anything, packed. */
+  private static long scriptBytes() throws IOException {
     Path built = Path.of("web/dist");
     String page = Files.readString(built.resolve("index.html"));
     try (Stream<Path> files = Files.list(built.resolve("assets"))) {
       ByteArrayOutputStream packed = new ByteArrayOutputStream();
       for (Path file : files.toList()) {
         String name = file.getFileName().toString();
-        boolean first = page.contains(name) || !view.isEmpty() && name.startsWith(view);
-        if (first && name.endsWith(".js")) {
+        if (page.contains(name) && name.endsWith(".js")) {
           try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
             Files.copy(file, gzip);
           }

@@ -20,6 +20,7 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Directions;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.routing.Reach;
@@ -111,6 +112,16 @@ final class Routing {
     }
 
     @Override
+    public boolean takesPart(PersonId person, GroupId line) {
+      return true;
+    }
+
+    @Override
+    public int waitingAt(GroupId line) {
+      return 0;
+    }
+
+    @Override
     public Status.Kind status(PersonId person) {
       return person.value() % 7 == 0 ? Status.Kind.DO_NOT_DISTURB : Status.Kind.FREE;
     }
@@ -138,7 +149,12 @@ final class Routing {
     }
     Directions usual = office.directions();
     return new Directions(
-        rules, new BlockList(blocks), usual.opening(), usual.book(), /* showsCaller= */ false);
+        rules,
+        new BlockList(blocks),
+        usual.opening(),
+        usual.book(),
+        usual.queues(),
+        /* showsCaller= */ false);
   }
 
   private Rule rule(int n) {

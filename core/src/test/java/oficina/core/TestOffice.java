@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
@@ -59,8 +58,7 @@ public final class TestOffice {
                   MAIN_NUMBER,
                   List.of(INES, ADAEZE),
                   Duration.ofSeconds(30),
-                  false,
-                  Set.of()),
+                  false),
               new Group(
                   FREIGHT,
                   "Freight",
@@ -68,8 +66,7 @@ public final class TestOffice {
                   new PhoneNumber("+441914980220"),
                   List.of(TOMASZ, ZOE),
                   Duration.ofSeconds(30),
-                  true,
-                  Set.of())));
+                  true)));
 
   public final Office office =
       new Office(

@@ -249,5 +249,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
     desk.get("callBacks")
         .forEach(wish -> client.delete("/api/calls/call-backs/" + wish.get("id").asString()));
     desk.get("calls").forEach(call -> client.service(call.get("id").asString(), "clear"));
+    client.put("/api/lines/part", Map.of("takesPart", true, "reason", ""));
+    client.post("/api/queues/finishing", Map.of());
   }
 }

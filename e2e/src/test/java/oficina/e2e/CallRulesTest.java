@@ -78,7 +78,23 @@ class CallRulesTest {
     lotte.page.getByRole(AriaRole.DIALOG).getByText("calls go where they go").click();
     dialogGone(lotte);
     assertThat(joss.person("Lotte Penrose")).containsText("Back at three");
+    lotte.press(","); // an end that comes to mind afterwards
+    combo(lotte, "Until").selectOption("HOUR2");
+    lotte.button("Keep it with Away").click();
+    dialogGone(lotte);
     browsers.pass(Duration.ofMinutes(61));
+    joss.seesState("Lotte Penrose", "Away");
+    assertThat(joss.person("Lotte Penrose")).containsText("Back at three");
+    lotte.press(",");
+    lotte.press("2"); // what one is instead has no such end
+    dialogGone(lotte);
+    browsers.pass(Duration.ofMinutes(61));
+    joss.seesState("Lotte Penrose", "Busy");
+    lotte.press(",");
+    combo(lotte, "Until").selectOption("HOUR1");
+    lotte.press("3");
+    dialogGone(lotte);
+    browsers.pass(Duration.ofMinutes(60));
     joss.seesState("Lotte Penrose", "Free");
   }
 

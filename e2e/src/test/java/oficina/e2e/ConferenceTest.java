@@ -73,7 +73,12 @@ class ConferenceTest extends TomaszTalksToInes {
     ines.button("End for all").click();
     tomasz.hasNoCalls();
     adaeze.hasNoCalls();
+    // Of each of them it can be said what came of it.
+    assertThat(ines.page.getByText("Tomasz Brill, call over")).isVisible();
+    ines.button("1 more").click();
+    assertThat(ines.page.getByText("Adaeze Moor, call over")).isVisible();
     ines.open("History");
+    assertThat(ines.entries().getByText("with Adaeze Moor").first()).isVisible();
     ines.entries()
         .filter(new Locator.FilterOptions().setHasText("Tomasz Brill"))
         .first()

@@ -2,6 +2,8 @@ package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -111,12 +113,39 @@ class DialFieldTest {
   @Test
   void the_board_shows_one_team_or_only_who_is_free() {
     Desk ines = browsers.of("ines");
-    ines.page.getByLabel("Team").selectOption("Freight");
+    ines.page.getByLabel("Whom to show").selectOption("Freight");
     assertThat(ines.person("Ottoline Grange")).isVisible();
     assertThat(ines.person("Priya Venn")).hasCount(0);
     ines.button("Free only").click();
     assertThat(ines.person("Una Redfern")).isVisible();
     assertThat(ines.person("Ottoline Grange")).hasCount(0);
+  }
+
+  @Test
+  void colleagues_are_put_into_groups_of_ones_own_which_the_board_can_show_alone() {
+    Desk ines = browsers.of("ines");
+    Locator card =
+        ines.page.getByRole(
+            AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("About Una Redfern"));
+    ines.person("Una Redfern").hover();
+    card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Favourite")).click();
+    card.getByLabel("My groups, with commas between").fill("Pier, Harbour");
+    ines.button("Keep the groups").click();
+    assertThat(ines.button("Keep the groups")).hasCount(0);
+    for (String group : new String[] {"Favourites", "Harbour", "Pier"}) {
+      ines.page.getByLabel("Whom to show").selectOption(group);
+      assertThat(ines.person("Una Redfern")).isVisible();
+      assertThat(ines.person("Ottoline Grange")).hasCount(0);
+    }
+  }
+
+  @Test
+  void the_keypad_is_put_away_by_escape() {
+    Desk ines = browsers.of("ines");
+    ines.press("k");
+    assertThat(ines.button("5 JKL")).isVisible();
+    ines.press("Escape");
+    assertThat(ines.button("5 JKL")).hasCount(0);
   }
 
   @Test

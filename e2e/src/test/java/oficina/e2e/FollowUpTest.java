@@ -134,6 +134,7 @@ class FollowUpTest {
     lotte.button("My stock phrases").click();
     field(lotte, "Phrase 1").fill("Wants to be called back.");
     lotte.button("Keep them so").click();
+    assertThat(lotte.page.getByRole(AriaRole.DIALOG)).hasCount(0);
     assertThat(lotte.page.getByText("Wants to be called back.")).isVisible();
     assertThat(field(lotte, "Note about this call")).isVisible();
     lotte.press(".");

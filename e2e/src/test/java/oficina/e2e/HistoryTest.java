@@ -64,7 +64,8 @@ class HistoryTest {
     bram.page.waitForFunction("window.onPaper");
     bram.page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
     assertThat(bram.page.getByText("History of Bram Oakes")).isVisible();
-    assertThat(bram.page.getByRole(AriaRole.ROW)).hasCount(2);
+    assertThat(bram.page.getByRole(AriaRole.ROW)).hasCount(3); // the first with heads
+    assertThat(bram.page.getByRole(AriaRole.COLUMNHEADER)).hasCount(6);
     assertThat(bram.dialField()).hasCount(0);
     assertThat(bram.page.getByRole(AriaRole.BANNER)).isHidden();
     bram.page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
@@ -83,6 +84,18 @@ class HistoryTest {
     assertThat(bram.entries().first()).containsText("Adaeze Moor");
     petra.open("History");
     assertThat(petra.entries().first()).containsText("Bram Oakes");
+
+    Locator entry = petra.entries().first();
+    entry.getByRole(AriaRole.BUTTON).first().click();
+    entry.getByLabel("Note about this call").fill("Two pallets, by noon");
+    petra.page.evaluate(
+        "() => { window.print = () => (window.onPaper = document.querySelector('.printed').textContent); }");
+    button(petra, "Print").last().click();
+    Assertions.assertThat((String) petra.page.evaluate("() => window.onPaper"))
+        .contains("Bram Oakes", "Two pallets, by noon", "Rang")
+        .doesNotContain("Copy number");
+    petra.page.evaluate("() => window.dispatchEvent(new Event('afterprint'))");
+    assertThat(petra.page.locator(".printed")).hasCount(0);
   }
 
   @Test

@@ -51,6 +51,63 @@ class NothingJumpsTest extends TomaszTalksToInes {
     adaeze.sees("Rufus Adeyemi", "talking");
     assertThat(ines.call("Adaeze Moor")).hasCount(0);
     assertThat(keys()).isEqualTo(before);
+    ines.page.context().setOffline(true);
+    assertThat(ines.page.getByText("The connection to the server is lost.")).isVisible();
+    assertThat(keys()).isEqualTo(before);
+  }
+
+  /**
+   * What has moved up or down since it was asked last, although nobody has touched anything. A row
+   * of what waits goes when it is done, and those beneath it move up; they take no click then.
+   */
+  private Object shifted() {
+    return ines.page.evaluate(
+        "() => new Promise(done => setTimeout(() => done(shifts.splice(0)), 0))");
+  }
+
+  @Test
+  void over_a_morning_nothing_moves_up_or_down_that_nobody_has_touched() {
+    tomasz.button("End").click();
+    ines.hasNoCalls();
+    ines.page.evaluate(
+        """
+        () => {
+          window.shifts = [];
+          new PerformanceObserver(list => shifts.push(...list.getEntries()
+            .filter(shift => !shift.hadRecentInput)
+            .flatMap(shift => shift.sources)
+            .filter(({ previousRect, currentRect }) =>
+              previousRect.height && currentRect.height && Math.abs(previousRect.y - currentRect.y) > 1)
+            .map(({ node }) => node?.nodeType === Node.TEXT_NODE ? node.parentElement : node)
+            .filter(node => node?.isConnected && !node.closest('[aria-label="Waits for you"] ul'))
+            .map(node => node.textContent)))
+            .observe({ type: 'layout-shift' });
+        }
+        """);
+    tomasz.dial("201");
+    assertThat(ines.inStrip("Tomasz Brill", "Answer")).isVisible();
+    tomasz.button("End").click();
+    ines.isTold("You missed a call from Tomasz Brill");
+    tomasz.dial("201");
+    ines.button("Answer").click();
+    tomasz.button("Hold").click();
+    ines.sees("Tomasz Brill", "they put you on hold");
+    tomasz.button("Resume").click();
+    ines.sees("Tomasz Brill", "talking");
+    adaeze.dial("201");
+    assertThat(ines.inStrip("Adaeze Moor", "Answer")).isVisible();
+    adaeze.button("End").click();
+    ines.isTold("You missed a call from Adaeze Moor");
+    tomasz.button("End").click();
+    ines.hasNoCalls();
+    assertThat(ines.page.getByText("Tomasz Brill, call over")).isVisible();
+    adaeze.dial("221");
+    tomasz.button("Answer").click();
+    ines.seesState("Adaeze Moor", "On a call");
+    tomasz.button("Park").click();
+    tomasz.press("Enter");
+    assertThat(ines.slot("61")).containsText("Adaeze Moor");
+    assertThat(shifted()).isEqualTo(List.of());
   }
 
   @Test

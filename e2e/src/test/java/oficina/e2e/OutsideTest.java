@@ -18,7 +18,7 @@ class OutsideTest {
   void a_subscriber_answers_and_talks_for_a_while() {
     Desk ines = browsers.of("ines");
     ines.dial("0151 496 0177");
-    ines.sees("0151 496 0177", "Liverpool");
+    ines.sees("0151 496 0177", "they see 0191 498 0");
     browsers.pass(Duration.ofSeconds(1));
     ines.sees("0151 496 0177", "ringing");
     browsers.pass(Duration.ofSeconds(5));

@@ -28,8 +28,10 @@ class ParkTest extends TomaszTalksToInes {
     park();
     ines.hasNoCalls();
     tomasz.sees("Ines Calloway", "parked you in 61");
+    assertThat(ines.page.getByText("Tomasz Brill, parked in 61")).isVisible();
     adaeze.take("61");
     tomasz.sees("Adaeze Moor", "talking");
+    assertThat(ines.page.getByText("Tomasz Brill, now with Adaeze Moor")).isVisible();
     ines.isTold("Tomasz Brill is with Adaeze Moor now, taken from 61.");
     assertThat(ines.slot("61")).not().containsText("Tomasz Brill");
   }
@@ -134,5 +136,15 @@ class ParkTest extends TomaszTalksToInes {
     ines.button("Call settings").click();
     shown.click();
     assertThat(shown).isChecked();
+  }
+
+  @Test
+  void an_administrator_gives_a_slot_a_label_that_everybody_sees() {
+    Desk mirela = browsers.of("mirela");
+    mirela.openMenu("Mirela Stanton");
+    mirela.button("Labels of park slots").click();
+    mirela.page.getByLabel("Label of slot 63").fill("Night boat");
+    mirela.button("Keep the labels").click();
+    assertThat(tomasz.slot("63")).containsText("Night boat");
   }
 }

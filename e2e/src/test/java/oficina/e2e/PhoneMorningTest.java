@@ -56,6 +56,12 @@ class PhoneMorningTest {
     ines.sees("Tomasz Brill", "ringing");
     phone.press("Put it down");
     tomasz.hasNoCalls();
+    phone.shows("Ines Calloway 201");
+    phone.page.keyboard().type("221"); // by the keys of the computer
+    phone.page.keyboard().press("Enter");
+    tomasz.sees("Ines Calloway", "ringing");
+    phone.press("End");
+    tomasz.hasNoCalls();
     phone.press("Directory").type("23239").shows("Adaeze Moor 212").press("Call");
     adaeze.button("Answer").click();
     phone.shows("Adaeze Moor").press("End");

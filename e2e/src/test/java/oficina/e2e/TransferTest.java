@@ -20,6 +20,7 @@ class TransferTest extends TomaszTalksToInes {
 
   private void announced() {
     choose("adaeze", "Announce first");
+    adaeze.sees("Ines Calloway", "announces Tomasz Brill");
     adaeze.button("Answer").click();
     ines.sees(PAIR, "talking");
     tomasz.sees("Ines Calloway", "they put you on hold");
@@ -67,10 +68,12 @@ class TransferTest extends TomaszTalksToInes {
   void put_through_and_answered() {
     choose("adaeze", "Put through");
     ines.sees("Tomasz Brill", "Sent to Adaeze Moor");
+    tomasz.sees("Adaeze Moor", "sent on by Ines Calloway");
     adaeze.sees("Tomasz Brill", "sent to you by Ines Calloway");
     adaeze.button("Answer").click();
     tomasz.sees("Adaeze Moor", "talking");
     ines.hasNoCalls();
+    assertThat(ines.page.getByText("Tomasz Brill, now with Adaeze Moor")).isVisible();
   }
 
   @Test
@@ -91,7 +94,7 @@ class TransferTest extends TomaszTalksToInes {
     adaeze.sees("Tomasz Brill", "ringing");
     browsers.pass(Duration.ofSeconds(20));
     ines.button("Decline").click();
-    rufus.sees("Tomasz Brill", "It was declined at Adaeze Moor. Tomasz Brill needs somebody.");
+    rufus.sees("Tomasz Brill", "Adaeze Moor declined. Tomasz Brill needs somebody.");
     browsers.pass(Duration.ofSeconds(30));
     tomasz.sees("Adaeze Moor", "leaving a message");
     ines.isTold("Nobody took Tomasz Brill. Voicemail of Adaeze Moor takes a message.");
@@ -102,7 +105,7 @@ class TransferTest extends TomaszTalksToInes {
   void put_through_and_declined_comes_back_at_once() {
     choose("212", "Put through");
     adaeze.button("Decline").click();
-    ines.sees("Tomasz Brill", "It was declined at Adaeze Moor.");
+    ines.sees("Tomasz Brill", "Adaeze Moor declined.");
   }
 
   @Test

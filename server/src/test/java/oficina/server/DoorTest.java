@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -143,15 +144,18 @@ class DoorTest {
     try (Client joss = Client.signedIn("joss")) {
       String cookie = "Cookie: oficina-sign-in=" + joss.cookie("oficina-sign-in") + "\r\n";
       refused(raw(request("GET /api/push", cookie)), 400, "NOT_A_SOCKET");
-      refused(
-          raw(
-              request(
-                  "GET /api/push?device=no%20name",
-                  cookie,
-                  "Upgrade: websocket\r\nSec-WebSocket-Version: 13\r\n",
-                  "Sec-WebSocket-Key: dGhlIHNhbXBsZSBub25jZQ==\r\n")),
-          400,
-          "FIELDS_WRONG");
+      // Nor is a window a telephone, one's own or another's.
+      for (String name : List.of("no%20name", "outside", "stand-in", "phone-1", "phone-9")) {
+        refused(
+            raw(
+                request(
+                    "GET /api/push?device=" + name,
+                    cookie,
+                    "Upgrade: websocket\r\nSec-WebSocket-Version: 13\r\n",
+                    "Sec-WebSocket-Key: dGhlIHNhbXBsZSBub25jZQ==\r\n")),
+            400,
+            "FIELDS_WRONG");
+      }
     }
   }
 

@@ -20,6 +20,7 @@ class KilledServerTest {
   private static final int KILLS = Integer.getInteger("oficina.kills", 8);
   private static final int LONGEST_WORK_MS = 2_500;
   private static final int LONGEST_START_MS = 4_000;
+  private static final long PATIENCE_NANOS = 60_000_000_000L;
   private static final long SEED = 269;
 
   @Test
@@ -40,17 +41,24 @@ class KilledServerTest {
       }
       threads.forEach(Thread::start);
       Random random = new Random(SEED);
-      // Few calls may happen to be up at the kills on a slow machine: then it is killed more often.
+      // While it starts, while people come back to it, and while they are at work, in turn. Few
+      // calls
+      // may happen to be up at the kills: then it is killed more often.
+      List<Integer> returns = all.stream().map(Traffic::returns).toList();
       for (int kill = 1;
           kill <= KILLS || (kill <= 4 * KILLS && resumed(all) <= KILLS / 2);
           kill++) {
         if (kill % 2 == 0) {
           server.awaitReady();
+          if (kill % 4 == 0) {
+            awaitReturns(all, returns);
+          }
           Thread.sleep(random.nextInt(LONGEST_WORK_MS));
         } else {
           Thread.sleep(random.nextInt(LONGEST_START_MS));
         }
         server.kill();
+        returns = all.stream().map(Traffic::returns).toList();
         server.launch();
       }
       server.awaitReady();
@@ -68,6 +76,17 @@ class KilledServerTest {
           .as("calls that were up when the server was killed, and went on")
           .isGreaterThan(KILLS / 2);
       checkDatabase(server.database(), all);
+    }
+  }
+
+  /** Until everybody has found the server more often than that. */
+  private static void awaitReturns(List<Traffic> all, List<Integer> before)
+      throws InterruptedException {
+    long patience = System.nanoTime() + PATIENCE_NANOS;
+    for (int i = 0; i < all.size(); i++) {
+      while (all.get(i).returns() == before.get(i) && System.nanoTime() < patience) {
+        Thread.sleep(20);
+      }
     }
   }
 

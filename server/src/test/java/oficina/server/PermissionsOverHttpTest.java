@@ -36,6 +36,11 @@ class PermissionsOverHttpTest {
           "PUT /api/office/opening",
           "PUT /api/office/holidays",
           "PUT /api/office/outcomes",
+          "GET /api/office/queues",
+          "PUT /api/office/queues/{line}",
+          "DELETE /api/office/queues/{line}",
+          "PUT /api/office/queues/reasons",
+          "POST /api/outside/rush",
           "PUT /api/outside/callers");
   private static final Set<String> FOR_THE_STARTER =
       Set.of(
@@ -92,6 +97,7 @@ class PermissionsOverHttpTest {
     Map<String, Object> body = new HashMap<>();
     body.putAll(Map.of("device", "test", "to", "231", "on", false, "other", "none", "digits", "1"));
     body.put("call", call);
+    body.put("callers", 1);
     return who.send(parts[0], path, json(body));
   }
 

@@ -29,6 +29,10 @@ final class Traffic implements Runnable {
 
   int confirmed;
   private volatile int resumed;
+
+  /** How often it has found the server again. */
+  private volatile int returns;
+
   private final ServerProcess server;
   private final Client caller;
   private final Client called;
@@ -53,6 +57,10 @@ final class Traffic implements Runnable {
 
   int resumed() {
     return resumed;
+  }
+
+  int returns() {
+    return returns;
   }
 
   @Override
@@ -125,6 +133,7 @@ final class Traffic implements Runnable {
         caller.connect();
         called.connect();
         compare();
+        returns++;
         return;
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();

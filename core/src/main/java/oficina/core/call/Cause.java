@@ -11,6 +11,8 @@ public enum Cause {
   CALLER_GAVE_UP,
   /** Another member of the group answered. */
   ANSWERED_ELSEWHERE,
+  /** A member of a queue has not taken it, and another one is rung. */
+  NOT_TAKEN,
   /** Left by sending the call on, or the call became part of another. */
   TRANSFERRED,
   /** No device of the called person is signed in. */

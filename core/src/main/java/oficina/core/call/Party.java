@@ -27,6 +27,8 @@ public sealed interface Party {
     R of(Attendant party);
 
     R of(Welcome party);
+
+    R of(Queue party);
   }
 
   <R> R accept(Cases<R> cases);
@@ -220,6 +222,29 @@ public sealed interface Party {
     }
   }
 
+  /** The voice that plays music to whoever waits at a line until somebody is free. */
+  record Queue(GroupId line) implements Machine {
+    @Override
+    public GroupId waitsAt() {
+      return line;
+    }
+
+    @Override
+    public boolean standsIn() {
+      return true;
+    }
+
+    @Override
+    public boolean takesKeys() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
   /** The employee at this end, or null when it is not one. */
   default @Nullable PersonId employee() {
     return null;
@@ -247,6 +272,11 @@ public sealed interface Party {
 
   /** The line to which this end welcomes callers, or null when it does not. */
   default @Nullable GroupId welcomesTo() {
+    return null;
+  }
+
+  /** The line at which this end keeps callers, or null when it does not. */
+  default @Nullable GroupId waitsAt() {
     return null;
   }
 

@@ -19,6 +19,8 @@ public sealed interface MachineCommand extends Command {
 
     R of(WelcomeConnects command);
 
+    R of(WaiterChooses command);
+
     R of(AttendantClears command);
 
     R of(AttendantConnects command);
@@ -98,5 +100,22 @@ public sealed interface MachineCommand extends Command {
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);
     }
+  }
+
+  /** Whoever waits at a line has chosen something by a key. */
+  record WaiterChooses(CallId call, int leg, Choice choice) implements MachineCommand {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** What whoever waits can choose. */
+  enum Choice {
+    /** To hang up, keep the place and be called back. */
+    KEEP,
+    MESSAGE,
+    /** To go where the line's rules have those go whom nobody answers. */
+    ELSEWHERE
   }
 }

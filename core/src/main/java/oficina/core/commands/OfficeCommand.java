@@ -1,8 +1,10 @@
 package oficina.core.commands;
 
+import java.time.Duration;
 import java.time.Instant;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +21,10 @@ public sealed interface OfficeCommand extends Command {
     R of(LendDevice command);
 
     R of(SetStatus command);
+
+    R of(TakePart command);
+
+    R of(Finish command);
 
     R of(Leave command);
 
@@ -69,6 +75,34 @@ public sealed interface OfficeCommand extends Command {
    */
   record SetStatus(PersonId person, Status.Kind kind, String text, @Nullable Instant until)
       implements OfficeCommand {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Takes part in a line from now on, or rests.
+   *
+   * @param line null for all lines of theirs
+   * @param reason for resting, from the office's list; empty for none
+   * @param by who decides it: themselves, or somebody who leads the line
+   */
+  record TakePart(
+      PersonId person, @Nullable GroupId line, boolean rests, String reason, PersonId by)
+      implements OfficeCommand {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Is done with writing down what a call for a queue was about, or needs longer for it.
+   *
+   * @param more how much longer; null when it is done
+   */
+  record Finish(PersonId person, @Nullable Duration more) implements OfficeCommand {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

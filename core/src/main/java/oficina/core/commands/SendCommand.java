@@ -5,6 +5,7 @@ import oficina.core.call.DeviceId;
 import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
 
@@ -36,6 +37,10 @@ public sealed interface SendCommand extends Command {
     R of(RequestCallBack command);
 
     R of(CancelCallBack command);
+
+    R of(TakeWaiting command);
+
+    R of(MoveWaiting command);
   }
 
   <R> R accept(Cases<R> cases);
@@ -179,6 +184,23 @@ public sealed interface SendCommand extends Command {
 
   /** Cancel call back. */
   record CancelCallBack(CallId request, PersonId person) implements SendCommand {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Speaks with a caller who waits at a line that one leads, out of turn. */
+  record TakeWaiting(CallId call, PersonId person, DeviceId device)
+      implements SendCommand, Command.AtDevice {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** Has a caller who waits at a line that one leads wait at another one. */
+  record MoveWaiting(CallId call, PersonId person, GroupId to) implements SendCommand {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

@@ -11,6 +11,7 @@ import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
 import oficina.core.people.Status;
+import oficina.core.queueing.Queue;
 import oficina.core.state.ExchangeState;
 
 /**
@@ -36,6 +37,19 @@ public final class Permissions {
   public static boolean mayPickUp(Office office, PersonId person, PersonId from) {
     return office.settings().pickUp() == Settings.PickUp.ANYBODY
         || pickUpGroup(office, person).contains(from);
+  }
+
+  /** Whether this person leads the line: has others rest, and takes callers out of turn. */
+  public static boolean mayLead(Office office, GroupId line, PersonId person) {
+    Queue queue = office.directions().queue(line);
+    return queue != null && queue.leads().contains(person);
+  }
+
+  /** Whether this person may see what the line has done, and each of its members. */
+  public static boolean maySeeFigures(Office office, GroupId line, PersonId person, Role role) {
+    return mayAdminister(role)
+        || mayLead(office, line, person)
+        || office.directory().groupsOf(person).contains(line);
   }
 
   /** Whether this person may call in the name of the other. */

@@ -98,6 +98,14 @@ public record Refusal(Reason reason, @Nullable About about) implements Decision 
     TIME_IS_PAST,
     /** The time that was named is more than a year away. */
     TIME_TOO_FAR,
+    /** There is no such line, or it is not one's own to decide about. */
+    NO_SUCH_LINE,
+    /** One is not writing anything down after a call. */
+    NOT_FINISHING,
+    /** So long after a call nobody writes anything down; {@link Limit}. */
+    FINISHING_TOO_LONG,
+    /** The caller waits no longer. */
+    WAITS_NO_LONGER,
     /** One does not belong to the line, or it has no number. */
     NOT_YOUR_LINE,
     /** One does not act for the colleague in whose name one wants to call; {@link Who}. */

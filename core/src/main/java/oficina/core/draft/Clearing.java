@@ -38,14 +38,15 @@ public final class Clearing {
 
   /** A party leaves, or will not come; whoever can no longer speak with anybody is let go. */
   public void gone(Call call, Connection leaving, Cause cause) {
-    clear(call.id(), leaving, cause);
+    boolean nextIsRung = call.waits() && leaving.rings() && cause != Cause.DECLINED;
+    clear(call.id(), leaving, nextIsRung ? Cause.NOT_TAKEN : cause);
     CallId callBack = call.callBack();
     if (call.ringsBackAt(leaving) && callBack != null && draft.state.callBack(callBack) != null) {
       draft.emit(new CallBackEvent.CallBackCleared(callBack, draft.now, cause));
     }
     Call left = draft.call(call.id());
-    if (left.conversation()) {
-      return;
+    if (left.conversation() || left.keepsPlace()) {
+      return; // who keeps their place is called back, by this member or another
     }
     boolean somebodyThere = left.connections().stream().anyMatch(Connection::answered);
     boolean somebodyWanted = left.connections().stream().anyMatch(c -> !c.answered());

@@ -1,6 +1,8 @@
 package oficina.core.draft;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
@@ -46,6 +48,12 @@ public final class Draft {
   /** What the office has decided for all calls. */
   public Settings settings() {
     return office.settings();
+  }
+
+  /** Whether something was on the office's day on which it is decided. */
+  public boolean isToday(Instant at) {
+    ZoneId zone = office.identity().zone();
+    return LocalDate.ofInstant(at, zone).equals(LocalDate.ofInstant(now, zone));
   }
 
   /** What happens, in order. */

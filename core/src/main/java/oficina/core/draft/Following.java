@@ -74,6 +74,12 @@ record Following(
   }
 
   @Override
+  public @Nullable Void of(Route.Wait route) {
+    machines.queue(call(), route.queue());
+    return null;
+  }
+
+  @Override
   public @Nullable Void of(Route.Refuse route) {
     onward.goOn(call(), route.cause(), route.missedBy());
     return null;

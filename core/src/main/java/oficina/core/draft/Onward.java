@@ -94,7 +94,7 @@ public final class Onward {
   public void follow(CallId id, Lead lead, List<Way> remaining, CallerId shown) {
     lead.stations().forEach(draft::found);
     List<Way> ways = Ways.after(lead, remaining);
-    boolean rings = lead.route() instanceof Route.Ring || lead.route() instanceof Route.Greet;
+    boolean rings = lead.route().goesOnFrom();
     if (!lead.diversions().isEmpty() || (rings && !ways.equals(draft.call(id).ways()))) {
       draft.emit(new ReachEvent.Routed(id, draft.now, lead.diversions(), ways));
     }

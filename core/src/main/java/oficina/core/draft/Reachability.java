@@ -3,6 +3,7 @@ package oficina.core.draft;
 import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
@@ -49,6 +50,15 @@ public final class Reachability {
     return state.inHand(person).size() < draft.settings().limits().callsInHand();
   }
 
+  /**
+   * Whether a call for this line may ring at this member: they take part, and are not finishing.
+   */
+  public boolean freeFor(GroupId line, PersonId member) {
+    return state.queues().takesPart(member, line)
+        && state.queues().member(member).finishing() == null
+        && idle(member);
+  }
+
   private Status.Kind status(PersonId person) {
     Status said = state.status(person);
     boolean over = said == null || (said.until() != null && !said.until().isAfter(draft.now));
@@ -90,6 +100,16 @@ public final class Reachability {
           @Override
           public boolean hasRoom(PersonId person) {
             return Reachability.this.hasRoom(person) && inProgress.of(person) == null;
+          }
+
+          @Override
+          public boolean takesPart(PersonId person, GroupId line) {
+            return state.queues().takesPart(person, line);
+          }
+
+          @Override
+          public int waitingAt(GroupId line) {
+            return state.queues().waitingAt(line).size();
           }
 
           @Override

@@ -9,7 +9,8 @@ import org.jspecify.annotations.Nullable;
  * Something that happened at the exchange, in the words of ECMA-269. Everything else - what a desk
  * shows, the history, the drawn course of a call - is derived from these and from nothing else.
  */
-public sealed interface ExchangeEvent permits CallEvent, DeviceEvent, PhoneEvent, StatusEvent {
+public sealed interface ExchangeEvent
+    permits CallEvent, DeviceEvent, MemberEvent, PhoneEvent, StatusEvent {
 
   /** What it happened to, as the journal files it: a call, a wish, a device or a status. */
   String subject();
@@ -26,7 +27,10 @@ public sealed interface ExchangeEvent permits CallEvent, DeviceEvent, PhoneEvent
     return null;
   }
 
-  /** Who says something of themselves with it; null when it happened to something else. */
+  /**
+   * Who says something of themselves with it, or is a member; null when it happened to something
+   * else.
+   */
   default @Nullable PersonId statusOf() {
     return null;
   }
@@ -53,6 +57,8 @@ public sealed interface ExchangeEvent permits CallEvent, DeviceEvent, PhoneEvent
       extends ReachEvent.Cases<R>,
           TalkEvent.Cases<R>,
           MachineEvent.Cases<R>,
+          QueueEvent.Cases<R>,
+          MemberEvent.Cases<R>,
           TapeEvent.Cases<R>,
           CallBackEvent.Cases<R>,
           DeviceEvent.Cases<R>,

@@ -218,4 +218,39 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   default R of(StatusEvent.StatusOver event) {
     return otherwise(event);
   }
+
+  @Override
+  default R of(QueueEvent.Queued event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(QueueEvent.Widened event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(MemberEvent.Rested event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(MemberEvent.TookPart event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(MemberEvent.FinishingBegan event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(MemberEvent.FinishingEnded event) {
+    return otherwise(event);
+  }
+
+  @Override
+  default R of(QueueEvent.PlaceKept event) {
+    return otherwise(event);
+  }
 }

@@ -36,7 +36,12 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
     services = Services.with(new Draft(state, office, now));
     followUps =
         List.of(
-            services.phones()::letGo, services.callBacks()::advance, services.tapes()::followUp);
+            services.phones()::letGo,
+            services.callBacks()::advance,
+            services.returning()::followUp,
+            services.members()::followUp,
+            services.waiting()::distribute,
+            services.tapes()::followUp);
   }
 
   /** What the decision works on. */
@@ -65,11 +70,13 @@ final class Deciding implements Command.Cases<@Nullable Refusal> {
   /** This party turns the call away, or is gone for another reason. */
   void gone(Call call, Connection leaving, Cause cause) {
     services.then().clearing().gone(call, leaving, cause);
+    followUps.forEach(Runnable::run);
   }
 
   /** Has happen what is due in this call. */
   void timeIsUp(CallId id) {
     new Timers(services).timeIsUp(id);
+    followUps.forEach(Runnable::run);
   }
 
   @Override

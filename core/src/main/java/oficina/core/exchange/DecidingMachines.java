@@ -46,6 +46,11 @@ final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> 
   }
 
   @Override
+  public @Nullable Refusal of(MachineCommand.WaiterChooses c) {
+    return with.returning().choose(c);
+  }
+
+  @Override
   public @Nullable Refusal of(MachineCommand.AttendantClears c) {
     return with.attendants().clear(c);
   }

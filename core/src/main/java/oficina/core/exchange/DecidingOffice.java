@@ -47,8 +47,19 @@ final class DecidingOffice implements OfficeCommand.Cases<@Nullable Refusal> {
   }
 
   @Override
+  public @Nullable Refusal of(OfficeCommand.TakePart c) {
+    return with.members().takePart(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(OfficeCommand.Finish c) {
+    return with.members().finish(c);
+  }
+
+  @Override
   public @Nullable Refusal of(OfficeCommand.Leave c) {
     with.callBacks().forget(c.person());
+    with.members().forget(c.person());
     with.statuses().over(c.person());
     for (CallId id : state.inHand(c.person())) {
       Call call = draft.call(id);
@@ -65,6 +76,7 @@ final class DecidingOffice implements OfficeCommand.Cases<@Nullable Refusal> {
   public @Nullable Refusal of(OfficeCommand.Tick c) {
     state.statusOverBy(draft.now).forEach(with.statuses()::over);
     state.dueBy(draft.now).forEach(timers::timeIsUp);
+    state.queues().finishedBy(draft.now).forEach(with.members()::ends);
     with.phones().timeIsUp();
     return null;
   }

@@ -80,4 +80,14 @@ final class DecidingSends implements SendCommand.Cases<@Nullable Refusal> {
   public @Nullable Refusal of(SendCommand.TakeFromMailbox c) {
     return with.mailboxes().take(c);
   }
+
+  @Override
+  public @Nullable Refusal of(SendCommand.TakeWaiting c) {
+    return with.leading().take(c);
+  }
+
+  @Override
+  public @Nullable Refusal of(SendCommand.MoveWaiting c) {
+    return with.leading().move(c);
+  }
 }

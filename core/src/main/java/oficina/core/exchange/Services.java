@@ -3,8 +3,11 @@ package oficina.core.exchange;
 import oficina.core.draft.Consequences;
 import oficina.core.draft.Draft;
 import oficina.core.machines.Attendants;
+import oficina.core.machines.Leading;
 import oficina.core.machines.Mailboxes;
+import oficina.core.machines.Returning;
 import oficina.core.machines.Tapes;
+import oficina.core.machines.Waiting;
 import oficina.core.machines.Welcomes;
 import oficina.core.services.Blocking;
 import oficina.core.services.CallBacks;
@@ -12,6 +15,7 @@ import oficina.core.services.Conferencing;
 import oficina.core.services.Delegating;
 import oficina.core.services.Devices;
 import oficina.core.services.Handling;
+import oficina.core.services.Members;
 import oficina.core.services.OutsidePhones;
 import oficina.core.services.Parking;
 import oficina.core.services.PickUps;
@@ -80,6 +84,22 @@ record Services(Consequences then) {
 
   Welcomes welcomes() {
     return new Welcomes(then);
+  }
+
+  Waiting waiting() {
+    return new Waiting(then);
+  }
+
+  Returning returning() {
+    return new Returning(then);
+  }
+
+  Leading leading() {
+    return new Leading(then);
+  }
+
+  Members members() {
+    return new Members(then);
   }
 
   Tapes tapes() {

@@ -48,6 +48,10 @@ final class Timers {
         with.mailboxes().timeIsUp(call, connection);
         return;
       }
+      if (connection.party().waitsAt() != null) {
+        with.waiting().timeIsUp(call, connection);
+        return;
+      }
       if (connection.state() == ConnectionState.HOLD) {
         draft.emit(new TalkEvent.HoldReminded(id, draft.now, connection.leg()));
       } else {

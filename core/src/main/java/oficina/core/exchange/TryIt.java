@@ -94,6 +94,10 @@ public final class TryIt {
       } else {
         deciding.timeIsUp(TRIED);
       }
+      Call after = deciding.draft().call(TRIED);
+      if (call.waits() && (after == null || !after.waits())) {
+        stations.add(Station.of(Station.Kind.NOT_TAKEN, call.called()));
+      }
       stations.addAll(deciding.draft().stations());
       call = deciding.draft().call(TRIED);
     }

@@ -9,6 +9,7 @@ import oficina.core.call.Party;
 import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.Person;
 import oficina.core.people.Status;
+import oficina.core.seen.Announced;
 import oficina.core.seen.Standpoint;
 import oficina.core.seen.Standpoint.Phase;
 import oficina.core.state.Call;
@@ -33,7 +34,8 @@ final class Drawing {
   Panel panel() {
     display();
     List<Panel.Line> shown = lines.subList(0, Math.min(Panel.LINES, lines.size()));
-    return new Panel(holder(), shown, phone.softPresses.keys(now), phone.lineKeys.all(), sounds());
+    return new Panel(
+        holder(), shown, phone.softPresses.keys(now), phone.lineKeys.all(now), sounds());
   }
 
   private Panel.Holder holder() {
@@ -103,12 +105,16 @@ final class Drawing {
     Party line = mine.line();
     boolean others = line != null && line.group() != null;
     about.put("line", others ? hand.around().name(line) : "");
+    Party announced = Announced.to(hand.me(), call, hand.around().exchange().state());
+    about.put("announced", announced == null ? "" : hand.around().name(announced));
     about.put("here", Boolean.toString(mine.device() == null || hand.isHere(call)));
     if (call.failure() != null) {
       about.put("why", call.failure().cause().name());
     }
     Instant since = call.failure() != null ? null : stands.since();
-    return new Panel.Line(code(stands.phase(), call, mine), about, since, chosen);
+    boolean announces = stands.phase() == Phase.RINGING && announced != null;
+    String code = announces ? "CALL_ANNOUNCES" : code(stands.phase(), call, mine);
+    return new Panel.Line(code, about, since, chosen);
   }
 
   private static String code(Phase phase, Call call, Connection mine) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import oficina.core.call.Party;
 import oficina.core.commands.Command;
+import oficina.core.exchange.Offers.Service;
 import oficina.core.handset.Entry.Purpose;
 import oficina.core.people.GroupId;
 import oficina.core.state.Call;
@@ -38,14 +39,14 @@ record LampPresses(Telephone phone) {
       Command taken = phone.services.takeFrom(party);
       return taken == null ? lineOut(party.group(), now) : Telephone.ask(taken);
     }
-    boolean rings = party.employee() != null && ringsAt(number);
+    boolean rings = party.employee() != null && ringsAt(number, now);
     return rings
         ? Telephone.ask(phone.services.pickUp(party.employee()))
         : phone.call(number, null);
   }
 
-  private boolean ringsAt(String number) {
-    return phone.lineKeys.all().stream()
+  private boolean ringsAt(String number, Instant now) {
+    return phone.lineKeys.all(now).stream()
         .anyMatch(key -> number.equals(key.number()) && key.light() == Panel.Light.FLASHING);
   }
 
@@ -73,14 +74,23 @@ record LampPresses(Telephone phone) {
 
   private List<Effect> slot(String slot) {
     boolean taken = phone.hand.around().exchange().state().inSlot(slot) != null;
-    Call call =
-        phone.entry != null && phone.entry.call() != null
-            ? phone.hand.call(phone.entry.call())
-            : phone.hand.active();
+    Call call = toPark();
     if (!taken && call != null) {
       phone.entry = null;
       return Telephone.ask(phone.services.park(call.id(), slot));
     }
     return Telephone.ask(phone.services.takeParked(slot));
+  }
+
+  /** The call that is being sent somewhere, the one that is spoken on, or the held one chosen. */
+  private @Nullable Call toPark() {
+    if (phone.entry != null && phone.entry.call() != null) {
+      return phone.hand.call(phone.entry.call());
+    }
+    if (phone.hand.active() != null) {
+      return phone.hand.active();
+    }
+    Call chosen = phone.focus();
+    return chosen != null && phone.hand.offers(chosen, Service.PARK) ? chosen : null;
   }
 }

@@ -1,5 +1,6 @@
 package oficina.core.handset;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.Party;
@@ -27,15 +28,15 @@ record LineKeys(Hand hand) {
     return hand.around().exchange().office();
   }
 
-  List<Panel.LineKey> all() {
+  List<Panel.LineKey> all(Instant now) {
     List<Panel.LineKey> all = new ArrayList<>();
     for (String number : hand.around().keys()) {
-      all.add(key(number));
+      all.add(key(number, now));
     }
     return all;
   }
 
-  private Panel.LineKey key(@Nullable String number) {
+  private Panel.LineKey key(@Nullable String number, Instant now) {
     if (number == null) {
       return new Panel.LineKey("", null, Panel.Light.DARK);
     }
@@ -44,12 +45,12 @@ record LineKeys(Hand hand) {
     }
     Party party = party(number);
     String name = hand.around().name(party);
-    return new Panel.LineKey(name.isEmpty() ? number : name, number, light(party));
+    return new Panel.LineKey(name.isEmpty() ? number : name, number, light(party, now));
   }
 
-  private Panel.Light light(Party party) {
+  private Panel.Light light(Party party, Instant now) {
     if (party.employee() != null) {
-      return person(party.employee());
+      return person(party.employee(), now);
     }
     if (party.group() != null) {
       return office().directory().group(party.group()).map(this::line).orElse(Panel.Light.DARK);
@@ -77,8 +78,9 @@ record LineKeys(Hand hand) {
     return light;
   }
 
-  private Panel.Light person(PersonId person) {
-    return switch (Lamp.of(person, hand.around().exchange().state()).light()) {
+  private Panel.Light person(PersonId person, Instant now) {
+    Party forwarded = office().directions().forwardOf(person, now);
+    return switch (Lamp.of(person, hand.around().exchange().state(), forwarded).light()) {
       case FREE, BUSY -> Panel.Light.FREE;
       case RINGING -> Panel.Light.FLASHING;
       case ON_CALL, CONFERENCE -> Panel.Light.STEADY;

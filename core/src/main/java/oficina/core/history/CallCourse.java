@@ -98,6 +98,7 @@ public final class CallCourse {
       case FAILED -> new Segment(Kind.REFUSED, List.of(call.called()), at, null);
       case MESSAGE -> new Segment(Kind.MESSAGE, List.of(call.mailbox().party()), at, null);
       case WELCOMED -> new Segment(Kind.WELCOMED, List.of(call.standIn().party()), at, null);
+      case WAITING -> new Segment(Kind.WAITING, List.of(call.standIn().party()), at, null);
       case PARKED ->
           new Segment(Kind.PARKED, List.of(new Party.Slot(call.parked().slot())), at, null);
       case CONFERENCE -> of(Kind.CONFERENCE, call, Connection::answered, at);

@@ -15,6 +15,7 @@ import oficina.core.events.CallBackEvent.CallBackRings;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent.MailboxAnswered;
+import oficina.core.events.QueueEvent.Queued;
 import oficina.core.events.ReachEvent.Blocked;
 import oficina.core.events.ReachEvent.Delivered;
 import oficina.core.events.ReachEvent.Failed;
@@ -38,6 +39,9 @@ final class EmployeeParts {
   private final CallId id;
   private final Tally tally;
   private final Map<PersonId, Share> shares = new LinkedHashMap<>();
+
+  /** Members of a line at which the caller waits: whoever gives up is one that they have missed. */
+  private List<PersonId> wanted = List.of();
 
   EmployeeParts(CallId id, Tally tally) {
     this.id = id;
@@ -113,6 +117,12 @@ final class EmployeeParts {
     @Override
     public List<Part> of(Routed e) {
       return routed(e);
+    }
+
+    @Override
+    public List<Part> of(Queued e) {
+      wanted = e.wanted();
+      return List.of();
     }
 
     @Override
@@ -221,6 +231,7 @@ final class EmployeeParts {
 
   private void established(Established e) {
     Party party = tally.at(e.leg());
+    wanted = List.of();
     spoken(e.at());
     Share share = shares.get(party.employee());
     if (share != null) {
@@ -250,8 +261,11 @@ final class EmployeeParts {
       Share share = new Share(Direction.RECEIVED, tally.called(), at);
       share.ended = at;
       share.cause = why;
-      if (shares.putIfAbsent(person, share) == null) {
+      Share known = shares.putIfAbsent(person, share);
+      if (known == null) {
         missed.add(part(person, share, at));
+      } else if (known.cause == Cause.NOT_TAKEN) {
+        known.cause = why; // nobody else has taken it either
       }
     }
     return missed;
@@ -334,6 +348,8 @@ final class EmployeeParts {
   }
 
   private List<Part> over(CallCleared e) {
+    // Whoever waits on in another call was not missed.
+    missed(e.cause() == Cause.TRANSFERRED ? List.of() : wanted, e.cause(), e.at());
     for (Share share : shares.values()) {
       boolean nobodyAnswered = share.direction == Direction.PLACED && share.answered == null;
       if (nobodyAnswered || share.cause == null) {

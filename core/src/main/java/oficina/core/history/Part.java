@@ -112,6 +112,8 @@ public record Part(
     MISSED,
     /** It rang here too, and a colleague answered. */
     ANSWERED_ELSEWHERE,
+    /** It rang here for a queue, the employee did not take it, and another member was rung. */
+    NOT_TAKEN,
     /** The employee sent it on without answering. */
     SENT_ON,
     /** The employee declined it. */

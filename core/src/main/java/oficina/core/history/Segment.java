@@ -30,6 +30,8 @@ public record Segment(Kind kind, List<Party> who, Instant from, @Nullable Instan
     UNATTENDED,
     /** Its caller is welcomed to a line. */
     WELCOMED,
+    /** It waits at a line until somebody is free. */
+    WAITING,
     /** A mailbox takes a message. */
     MESSAGE,
     /** The caller hears why the call cannot be completed. */

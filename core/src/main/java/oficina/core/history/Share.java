@@ -62,6 +62,7 @@ final class Share {
           placed ? Result.NO_ANSWER : Result.MISSED;
       case BUSY -> placed ? Result.BUSY : Result.MISSED_BUSY;
       case DECLINED -> placed ? Result.REFUSED_BY_OTHER : Result.DECLINED;
+      case NOT_TAKEN -> Result.NOT_TAKEN;
       case ANSWERED_ELSEWHERE -> Result.ANSWERED_ELSEWHERE;
       case NOT_SIGNED_IN -> placed ? Result.NOT_SIGNED_IN : Result.MISSED_NOT_SIGNED_IN;
       case DO_NOT_DISTURB -> placed ? Result.DO_NOT_DISTURB : Result.MISSED_DO_NOT_DISTURB;

@@ -11,6 +11,7 @@ import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent.MailboxAnswered;
 import oficina.core.events.MachineEvent.RecordingEnded;
 import oficina.core.events.MachineEvent.Welcomed;
+import oficina.core.events.QueueEvent.Queued;
 import oficina.core.events.ReachEvent.Blocked;
 import oficina.core.events.ReachEvent.Delivered;
 import oficina.core.events.ReachEvent.Failed;
@@ -118,6 +119,12 @@ final class Tally {
     @Override
     public @Nullable Void of(Welcomed e) {
       parties.put(e.leg(), e.welcome());
+      return null;
+    }
+
+    @Override
+    public @Nullable Void of(Queued e) {
+      parties.put(e.leg(), e.queue());
       return null;
     }
 

@@ -1,6 +1,7 @@
 package oficina.core.notices;
 
 import java.time.Duration;
+import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param by who did it; null when nobody but whom it is about
  * @param slot the park slot it is about; null when none
  * @param waited how long they had waited; null when that says nothing
+ * @param call in which it happened, or the wish that was; null when it was in none
  */
 public record Notice(
     PersonId to,
@@ -21,7 +23,23 @@ public record Notice(
     Party about,
     @Nullable Party by,
     @Nullable String slot,
-    @Nullable Duration waited) {
+    @Nullable Duration waited,
+    @Nullable CallId call) {
+
+  Notice(
+      PersonId to,
+      What what,
+      Party about,
+      @Nullable Party by,
+      @Nullable String slot,
+      @Nullable Duration waited) {
+    this(to, what, about, by, slot, waited, null);
+  }
+
+  /** The same, of what happened in this call. */
+  Notice in(@Nullable CallId where) {
+    return new Notice(to, what, about, by, slot, waited, where);
+  }
 
   /** What has happened. */
   public enum What {
@@ -51,6 +69,10 @@ public record Notice(
     DROPPED,
     /** Nobody took a call at one's own telephone outside; it stays where it is. */
     PHONE_NOT_ANSWERED,
+    /**
+     * Two calls of a queue were not answered here, and the exchange has the one who is told rest.
+     */
+    RESTED,
     /** The colleague waited for is busy once more; waiting goes on. */
     CALL_BACK_BUSY_AGAIN,
     /** The colleague waited for did not become free in time. */

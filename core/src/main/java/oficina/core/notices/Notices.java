@@ -11,6 +11,7 @@ import oficina.core.events.CallBackEvent.CallBackCleared;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent.MailboxAnswered;
+import oficina.core.events.MemberEvent.Rested;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.PhoneEvent.PhoneReleased;
 import oficina.core.events.ReachEvent.Failed;
@@ -39,7 +40,9 @@ public final class Notices {
    * @param before the state in which the event has not been applied yet
    */
   public static List<Notice> of(ExchangeEvent event, ExchangeState before) {
-    return event.accept(new Telling(before));
+    return event.accept(new Telling(before)).stream()
+        .map(notice -> notice.in(event.inCall()))
+        .toList();
   }
 
   /**
@@ -51,10 +54,11 @@ public final class Notices {
       return null;
     }
     if (part.result().missed()) {
-      return new Notice(part.person(), What.MISSED, part.other(), null, null, null);
+      return new Notice(part.person(), What.MISSED, part.other(), null, null, null).in(part.call());
     }
     return part.result() == Part.Result.ANSWERED_ELSEWHERE
         ? new Notice(part.person(), What.ANSWERED_BY_OTHER, part.other(), taker(part), null, null)
+            .in(part.call())
         : null;
   }
 
@@ -73,6 +77,14 @@ public final class Notices {
     public List<Notice> of(CallBackCleared e) {
       CallBack wish = before.callBack(e.call());
       return e.cause() == Cause.EXPIRED ? List.of(ofWish(wish, What.CALL_BACK_EXPIRED)) : List.of();
+    }
+
+    @Override
+    public List<Notice> of(Rested e) {
+      Party line = new Party.Members(e.line());
+      return e.by() == null
+          ? List.of(new Notice(e.person(), What.RESTED, line, null, null, null))
+          : List.of();
     }
 
     @Override

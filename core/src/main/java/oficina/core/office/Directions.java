@@ -9,7 +9,9 @@ import java.util.Set;
 import oficina.core.blocking.BlockList;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Moment;
 import oficina.core.rules.Opening;
@@ -22,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param rules of people and lines; absent for those who have decided nothing
  * @param opening when the office is open
  * @param book to which companies numbers belong
+ * @param queues lines that keep callers until somebody is free
  * @param showsCaller whether an outside number to which a call is forwarded is shown the number of
  *     whoever called, instead of one of the office
  */
@@ -30,9 +33,11 @@ public record Directions(
     BlockList blocks,
     Opening opening,
     CallerBook book,
+    Map<GroupId, Queue> queues,
     boolean showsCaller) {
   public Directions {
     rules = Map.copyOf(rules);
+    queues = Map.copyOf(queues);
   }
 
   /** Knows to whom numbers belong. */
@@ -44,12 +49,22 @@ public record Directions(
      * @param viewer whose own contacts count beside those of the office; null for nobody's
      */
     Set<String> companies(PhoneNumber number, @Nullable PersonId viewer);
+
+    /** The tags of the office's contacts with this number, in lower case. */
+    default Set<String> tags(PhoneNumber number) {
+      return Set.of();
+    }
   }
 
   /** Nothing has been decided. */
   public static Directions none(ZoneId zone) {
     return new Directions(
-        Map.of(), BlockList.EMPTY, Opening.always(zone), (number, viewer) -> Set.of(), false);
+        Map.of(),
+        BlockList.EMPTY,
+        Opening.always(zone),
+        (number, viewer) -> Set.of(),
+        Map.of(),
+        false);
   }
 
   /** This moment by the clocks and the calendar of the office. */
@@ -82,6 +97,18 @@ public record Directions(
   public Directions with(Party owner, CallRules changed) {
     Map<Party, CallRules> all = new HashMap<>(rules);
     all.put(owner, changed);
-    return new Directions(all, blocks, opening, book, showsCaller);
+    return new Directions(all, blocks, opening, book, queues, showsCaller);
+  }
+
+  /** What this line has decided that keeps callers; null when it keeps none. */
+  public @Nullable Queue queue(GroupId line) {
+    return queues.get(line);
+  }
+
+  /** The same with a line that keeps callers so. */
+  public Directions with(GroupId line, Queue queue) {
+    Map<GroupId, Queue> all = new HashMap<>(queues);
+    all.put(line, queue);
+    return new Directions(rules, blocks, opening, book, all, showsCaller);
   }
 }

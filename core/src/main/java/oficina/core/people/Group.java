@@ -2,7 +2,6 @@ package oficina.core.people;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Set;
 import oficina.core.numbers.PhoneNumber;
 import org.jspecify.annotations.Nullable;
 
@@ -11,7 +10,6 @@ import org.jspecify.annotations.Nullable;
  *
  * @param number public number that rings the group; null when it has none
  * @param mailbox whether messages can be left for it
- * @param resting those of the members who do not take part at present
  */
 public record Group(
     GroupId id,
@@ -20,15 +18,8 @@ public record Group(
     @Nullable PhoneNumber number,
     List<PersonId> members,
     Duration ringTime,
-    boolean mailbox,
-    Set<PersonId> resting) {
+    boolean mailbox) {
   public Group {
     members = List.copyOf(members);
-    resting = Set.copyOf(resting);
-  }
-
-  /** The members who are rung. */
-  public List<PersonId> takingPart() {
-    return members.stream().filter(member -> !resting.contains(member)).toList();
   }
 }

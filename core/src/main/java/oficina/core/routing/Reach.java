@@ -1,5 +1,6 @@
 package oficina.core.routing;
 
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 
@@ -17,6 +18,12 @@ public interface Reach {
 
   /** Whether this person could have one more call in hand, if a rule of theirs wants it to ring. */
   boolean hasRoom(PersonId person);
+
+  /** Whether this person is rung for a line of theirs at present. */
+  boolean takesPart(PersonId person, GroupId line);
+
+  /** How many callers a line keeps at present. */
+  int waitingAt(GroupId line);
 
   /** What this person has said of themselves. */
   Status.Kind status(PersonId person);

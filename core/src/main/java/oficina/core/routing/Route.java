@@ -21,6 +21,8 @@ public sealed interface Route {
 
     R of(Greet route);
 
+    R of(Wait route);
+
     R of(Refuse route);
   }
 
@@ -28,6 +30,11 @@ public sealed interface Route {
 
   /** Whether it leads to nobody. */
   default boolean refuses() {
+    return false;
+  }
+
+  /** Whether it goes on from there by further ways when nobody takes it. */
+  default boolean goesOnFrom() {
     return false;
   }
 
@@ -42,6 +49,11 @@ public sealed interface Route {
     public Ring {
       people = List.copyOf(people);
       outside = List.copyOf(outside);
+    }
+
+    @Override
+    public boolean goesOnFrom() {
+      return true;
     }
 
     @Override
@@ -81,6 +93,24 @@ public sealed interface Route {
 
   /** A voice welcomes the caller, and what follows is what they dial, or the remaining ways. */
   record Greet(Party.Welcome welcome) implements Route {
+    @Override
+    public boolean goesOnFrom() {
+      return true;
+    }
+
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /** A line keeps the caller until a member is free, at once if one is. */
+  record Wait(Party.Queue queue) implements Route {
+    @Override
+    public boolean goesOnFrom() {
+      return true;
+    }
+
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

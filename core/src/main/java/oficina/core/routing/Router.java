@@ -5,8 +5,10 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.people.Group;
+import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Queue;
 
 /**
  * Where a party is reached at this moment, whatever they have decided about their calls: for calls
@@ -77,6 +79,11 @@ public record Router(Office office, Reach reach) implements Party.Cases<Route> {
     return NOT_IN_USE; // it welcomes to a line, and is nobody's number
   }
 
+  @Override
+  public Route of(Party.Queue party) {
+    return NOT_IN_USE; // it waits at a line, and is nobody's number
+  }
+
   private Route person(Person person) {
     List<PersonId> wanted = List.of(person.id());
     if (!reach.hasDevice(person.id())) {
@@ -89,13 +96,33 @@ public record Router(Office office, Reach reach) implements Party.Cases<Route> {
         wanted, new Party.Employee(person.id()), person.ringTime(), /* outside= */ List.of());
   }
 
+  /** Those of a line who take part in it and are there. */
+  private List<PersonId> here(Group group) {
+    return group.members().stream()
+        .filter(each -> reach.takesPart(each, group.id()) && reach.hasDevice(each))
+        .filter(each -> reach.status(each).takesCalls())
+        .toList();
+  }
+
+  /** Those of a line at whom it would ring now, whether it keeps callers or not. */
+  List<PersonId> free(GroupId line) {
+    return office
+        .directory()
+        .group(line)
+        .map(group -> here(group).stream().filter(reach::takesCalls).toList())
+        .orElse(List.of());
+  }
+
   private Route group(Group group) {
-    List<PersonId> here =
-        group.takingPart().stream()
-            .filter(each -> reach.hasDevice(each) && reach.status(each).takesCalls())
-            .toList();
+    List<PersonId> here = here(group);
     if (here.isEmpty()) {
       return new Route.Refuse(Cause.NOT_SIGNED_IN, group.members());
+    }
+    Queue queue = office.directions().queue(group.id());
+    if (queue != null) {
+      return reach.waitingAt(group.id()) < queue.most()
+          ? new Route.Wait(new Party.Queue(group.id()))
+          : new Route.Refuse(Cause.BUSY, here);
     }
     List<PersonId> free = here.stream().filter(reach::takesCalls).toList();
     return free.isEmpty()

@@ -38,6 +38,8 @@ public record Station(
     /** It would go round in a circle, or has gone on too often. */
     CIRCLE,
     RINGS,
+    /** A line keeps the caller until somebody is free. */
+    WAITS,
     GOES_OUT,
     MAILBOX,
     /** A voice of the office. */

@@ -200,13 +200,17 @@ public final class Walk {
         return refused(Cause.CLOSED, group.members());
       }
     }
-    if (plain instanceof Route.Ring && rules.welcome() && !caller.inside() && steps == 0) {
+    boolean taken = plain instanceof Route.Ring || plain instanceof Route.Wait;
+    if (taken && rules.welcome() && !caller.inside() && steps == 0) {
       found(Kind.WELCOMED, line, null);
       ways.add(new Way(new Way.NextRing(line, 0), Way.Reason.WELCOMED));
       return new Route.Greet(new Party.Welcome(group.id()));
     }
     if (plain instanceof Route.Ring ring) {
       return ringAt(line, ring.people(), ring.time());
+    }
+    if (plain instanceof Route.Wait) {
+      return waitAt(line, plain);
     }
     found(
         Kind.NO_RULE,
@@ -297,6 +301,13 @@ public final class Walk {
       diversions.add(new Diversion(from, ring.line(), why, null));
       return ringAt(ring.line(), ring.people(), ring.time());
     }
+    if (frontDesk instanceof Route.Wait wait) {
+      Party line = new Party.Members(wait.queue().line());
+      if (!passed.contains(line)) {
+        diversions.add(new Diversion(from, line, why, null));
+        return waitAt(line, frontDesk);
+      }
+    }
     return refused(why.cause(), wanted);
   }
 
@@ -304,7 +315,18 @@ public final class Walk {
     return new Route.Refuse(cause, wanted);
   }
 
-  // --- ringing ----------------------------------------------------------------------------------
+  // --- waiting and ringing
+  // ----------------------------------------------------------------------------------
+
+  /** A line keeps the caller, and its rules say where they go when nobody takes the call. */
+  private Route waitAt(Party line, Route wait) {
+    Duration longest = office.directions().queue(line.group()).longestWait();
+    stations.add(new Station(Kind.WAITS, line, null, null, List.of(), longest));
+    if (!sentOn) {
+      ways.add(Ways.byRules(line));
+    }
+    return wait;
+  }
 
   private Route ringAt(Party line, List<PersonId> people, Duration time) {
     List<Party> who = people.stream().<Party>map(Party.Employee::new).toList();
@@ -336,8 +358,8 @@ public final class Walk {
           outside.add(each);
         } else if (each.employee() != null && rings(each.employee(), owner)) {
           people.add(each.employee());
-        } else if (each.group() != null && router.to(each) instanceof Route.Ring there) {
-          people.addAll(there.people());
+        } else if (each.group() != null) {
+          people.addAll(router.free(each.group()));
         }
       }
       if (!people.isEmpty() || !outside.isEmpty()) {

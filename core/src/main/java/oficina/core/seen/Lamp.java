@@ -3,6 +3,7 @@ package oficina.core.seen;
 import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
+import oficina.core.call.Party;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.state.Call;
@@ -30,7 +31,10 @@ public record Lamp(Light light, @Nullable Instant since, @Nullable Status status
     CONFERENCE,
     /** They say that they are occupied; it rings all the same. */
     BUSY,
-    /** They say so, or their devices ring, but nobody is at any of them. */
+    /**
+     * They say so, or their devices ring, but nobody is at any of them, or all their calls go
+     * elsewhere.
+     */
     AWAY,
     DO_NOT_DISTURB,
     /** They say that they are not at work. */
@@ -39,8 +43,12 @@ public record Lamp(Light light, @Nullable Instant since, @Nullable Status status
     OFF
   }
 
-  /** The lamp of this person now. */
-  public static Lamp of(PersonId person, ExchangeState state) {
+  /**
+   * The lamp of this person now.
+   *
+   * @param forwardedTo where all their calls go; null when they ring
+   */
+  public static Lamp of(PersonId person, ExchangeState state, @Nullable Party forwardedTo) {
     Instant talking = null;
     Instant ringing = null;
     boolean conference = false;
@@ -61,7 +69,8 @@ public record Lamp(Light light, @Nullable Instant since, @Nullable Status status
     if (ringing != null) {
       return new Lamp(Light.RINGING, ringing, status);
     }
-    Light idle = idle(state.devices(person));
+    Light there = idle(state.devices(person));
+    Light idle = there == Light.FREE && forwardedTo != null ? Light.AWAY : there;
     Light said = status == null ? idle : said(status.kind(), idle);
     return new Lamp(said, status != null && said != idle ? status.since() : null, status);
   }

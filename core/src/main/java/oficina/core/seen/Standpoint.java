@@ -39,6 +39,8 @@ public record Standpoint(Phase phase, Instant since, Party other) {
     FAILED,
     /** They leave a message in a mailbox. */
     MESSAGE,
+    /** They wait at a line until somebody is free. */
+    QUEUED,
     /** They have sent it on, and nobody has answered yet. */
     SENT
   }
@@ -49,6 +51,8 @@ public record Standpoint(Phase phase, Instant since, Party other) {
     MESSAGE,
     /** A machine welcomes whoever called. */
     WELCOMED,
+    /** It waits at a line until somebody is free. */
+    WAITING,
     PARKED,
     /** More than two talk. */
     CONFERENCE,
@@ -78,6 +82,9 @@ public record Standpoint(Phase phase, Instant since, Party other) {
     Whole whole = whole(call);
     if (whole == Whole.FAILED || whole == Whole.MESSAGE) {
       return whole == Whole.FAILED ? Phase.FAILED : Phase.MESSAGE;
+    }
+    if (whole == Whole.WAITING) {
+      return Phase.QUEUED;
     }
     if (own.state() == ConnectionState.HOLD && call.answered() != null) {
       return Phase.HELD;
@@ -117,6 +124,7 @@ public record Standpoint(Phase phase, Instant since, Party other) {
       case DIALLING, CALLING, SENT -> sinceItIsOnItsWay(call);
       case FAILED -> call.failure().since();
       case MESSAGE -> call.mailbox().since();
+      case QUEUED -> call.place().entered();
       case UNATTENDED -> sinceNobodyIsThere(call, own);
       case WAITING -> sinceItWaits(call, own);
       case TALKING -> later(own.since(), sinceSomebodySpeaks(call, own));
@@ -167,6 +175,10 @@ public record Standpoint(Phase phase, Instant since, Party other) {
     }
     if (call.mailbox() != null) {
       return Whole.MESSAGE;
+    }
+    if (call.waits()) {
+      boolean rings = call.connections().stream().anyMatch(Connection::rings);
+      return rings ? Whole.RINGING : Whole.WAITING;
     }
     if (call.standIn() != null) {
       return Whole.WELCOMED;

@@ -5,6 +5,7 @@ import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Cause;
 import oficina.core.call.DeviceId;
+import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Refusal;
@@ -42,8 +43,9 @@ public final class Devices {
     if (draft.office.directory().person(c.person()).isEmpty()) {
       return Refusal.of(Reason.UNKNOWN_PERSON);
     }
-    if (c.device().isOutside()) {
-      return Refusal.of(Reason.NO_SUCH_DEVICE); // it comes by being rung, and no window is it
+    // One outside comes by being rung; and no window is any of the others.
+    if (c.device().isOutside() || (c.kind() == DeviceKind.WINDOW && !c.device().isWindow())) {
+      return Refusal.of(Reason.NO_SUCH_DEVICE);
     }
     Device there = new Device(c.device(), c.person(), c.kind(), c.attended());
     if (!draft.state.devices(c.person()).contains(there)) {

@@ -79,7 +79,8 @@ public final class Sending {
 
   /** Refused unless it rings here for somebody, and not for a wish of their own. */
   public @Nullable Refusal mayDeflect(Call call, Connection mine) {
-    return mine.rings() && !call.ringsBackAt(mine) ? null : Refusal.of(Reason.NOT_RINGING);
+    boolean caller = !call.ringsBackAt(mine) && !call.keepsPlace();
+    return mine.rings() && caller ? null : Refusal.of(Reason.NOT_RINGING);
   }
 
   /** It rings at the target instead of here; at other members of a group it goes on ringing. */
@@ -150,6 +151,11 @@ public final class Sending {
 
     @Override
     public @Nullable Refusal of(Route.Greet route) {
+      return null;
+    }
+
+    @Override
+    public @Nullable Refusal of(Route.Wait route) {
       return null;
     }
 
@@ -251,6 +257,9 @@ public final class Sending {
     if (refusal != null) {
       return refusal;
     }
+    if (other.waits()) {
+      return leaveWaiting(call, mine, other);
+    }
     Connection target = other.others(person).get(0);
     draft.emit(
         new TalkEvent.Merged(
@@ -270,6 +279,19 @@ public final class Sending {
     return null;
   }
 
+  /**
+   * The caller waits at the line where one has waited oneself, and comes after whoever is there.
+   */
+  private @Nullable Refusal leaveWaiting(Call call, Connection mine, Call waiting) {
+    PersonId person = mine.party().employee();
+    Party line = new Party.Members(waiting.place().line());
+    clearing.end(waiting, Cause.TRANSFERRED);
+    clearing.clear(call.id(), mine, Cause.TRANSFERRED);
+    List<Way> after = Ways.whenSentOn(draft.settings(), person, line, null);
+    onward.send(draft.call(call.id()), person, line, null, after);
+    return null;
+  }
+
   /** Refused unless both calls are in hand and the two others can be brought together. */
   public @Nullable Refusal mayHandOver(Call call, Connection mine, @Nullable Call other) {
     PersonId person = mine.party().employee();
@@ -284,6 +306,9 @@ public final class Sending {
     }
     if (other.sent() != null) {
       return Refusal.of(Reason.NOT_ANSWERED); // whoever was called has sent it on: who will answer?
+    }
+    if (other.waits()) {
+      return call.conference() ? Refusal.of(Reason.NOT_ANSWERED) : null;
     }
     if (other.connections().size() != 2) {
       return Refusal.of(Reason.MORE_THAN_TWO);

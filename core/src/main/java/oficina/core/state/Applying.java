@@ -3,11 +3,9 @@ package oficina.core.state;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 import oficina.core.call.CallerId;
-import oficina.core.call.DeviceId;
+import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.call.PhoneStage;
 import oficina.core.call.TapeEnd;
 import oficina.core.events.CallBackEvent.CallBackAnswered;
 import oficina.core.events.CallBackEvent.CallBackArmed;
@@ -15,17 +13,12 @@ import oficina.core.events.CallBackEvent.CallBackCleared;
 import oficina.core.events.CallBackEvent.CallBackRequested;
 import oficina.core.events.CallBackEvent.CallBackRings;
 import oficina.core.events.CallEvent;
-import oficina.core.events.DeviceEvent.DeviceCame;
-import oficina.core.events.DeviceEvent.DeviceWent;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.MachineEvent.MailboxAnswered;
 import oficina.core.events.MachineEvent.MessageHeard;
 import oficina.core.events.MachineEvent.RecordingBegan;
 import oficina.core.events.MachineEvent.RecordingEnded;
 import oficina.core.events.MachineEvent.Welcomed;
-import oficina.core.events.PhoneEvent.PhoneCalled;
-import oficina.core.events.PhoneEvent.PhoneProgressed;
-import oficina.core.events.PhoneEvent.PhoneReleased;
 import oficina.core.events.ReachEvent.Asked;
 import oficina.core.events.ReachEvent.Blocked;
 import oficina.core.events.ReachEvent.Delivered;
@@ -35,8 +28,6 @@ import oficina.core.events.ReachEvent.Originated;
 import oficina.core.events.ReachEvent.Routed;
 import oficina.core.events.ReachEvent.SentOn;
 import oficina.core.events.ReachEvent.Silenced;
-import oficina.core.events.StatusEvent.StatusOver;
-import oficina.core.events.StatusEvent.StatusSet;
 import oficina.core.events.TalkEvent.CallCleared;
 import oficina.core.events.TalkEvent.ConnectionCleared;
 import oficina.core.events.TalkEvent.DigitsSent;
@@ -54,12 +45,18 @@ import oficina.core.events.TapeEvent.TapeRefused;
 import oficina.core.events.TapeEvent.TapeStarted;
 import oficina.core.events.TapeEvent.TapeStopped;
 import oficina.core.people.PersonId;
-import oficina.core.people.Status;
+import oficina.core.queueing.Member;
 import oficina.core.routing.Diversion;
 import org.jspecify.annotations.Nullable;
 
 /** What each event changes. The answers say nothing. */
-record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Void> {
+final class Applying extends ApplyingBesideCalls implements ExchangeEvent.Cases<@Nullable Void> {
+  /** How it ends at a member of a queue who does not take a call. */
+  private static final Set<Cause> NOT_TAKEN = Set.of(Cause.NOT_TAKEN, Cause.DECLINED);
+
+  Applying(ExchangeState state) {
+    super(state);
+  }
 
   // --- calls ------------------------------------------------------------------------------------
 
@@ -87,15 +84,6 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
     return null;
   }
 
-  private @Nullable Void change(CallEvent e, UnaryOperator<Call> change) {
-    state.put(change.apply(state.call(e.call())));
-    return null;
-  }
-
-  private @Nullable Void connection(CallEvent e, int leg, UnaryOperator<Connection> change) {
-    return change(e, call -> call.replacing(change.apply(call.leg(leg))));
-  }
-
   private static Connection.Phase connected(Instant at) {
     return new Connection.Phase(ConnectionState.CONNECTED, at, null);
   }
@@ -112,6 +100,9 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   @Override
   public @Nullable Void of(Delivered e) {
     Connection.Phase alerting = new Connection.Phase(ConnectionState.ALERTING, e.at(), e.until());
+    if (state.call(e.call()).waits() && e.party().employee() != null) {
+      state.queues().change(e.party().employee(), member -> member.rungAt(e.at()));
+    }
     return change(
         e,
         call -> {
@@ -142,11 +133,16 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
 
   @Override
   public @Nullable Void of(Established e) {
+    Call before = state.call(e.call());
+    PersonId by = before.leg(e.leg()).party().employee();
+    if (before.waits() && by != null) {
+      state.queues().change(by, member -> member.taking(e.at()));
+    }
     return change(
         e,
         call ->
             call.replacing(call.leg(e.leg()).establishedOn(e.device(), e.at()))
-                .with(call.standing().answeredAt(e.at())));
+                .with(call.standing().answeredAt(e.at(), by)));
   }
 
   @Override
@@ -273,7 +269,23 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
 
   @Override
   public @Nullable Void of(ConnectionCleared e) {
-    return change(e, call -> call.without(call.leg(e.leg())));
+    Call before = state.call(e.call());
+    Connection gone = before.leg(e.leg());
+    PersonId person = gone.party().employee();
+    if (person != null && before.waits() && NOT_TAKEN.contains(e.cause())) {
+      state.queues().change(person, Member::missing);
+    }
+    if (person != null && before.place() != null && person.equals(before.place().by())) {
+      state.queues().change(person, member -> member.idleFrom(e.at()));
+    }
+    return change(
+        e,
+        call -> {
+          Call left = call.without(gone);
+          return gone.party().waitsAt() == null
+              ? left
+              : left.with(left.standing().at(left.place().left(e.at())));
+        });
   }
 
   @Override
@@ -300,7 +312,7 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
             return both.with(both.standing().sendingAfterAnswer(other.afterAnswer()));
           }
           if (both.answered() == null) {
-            both = both.with(both.standing().answeredAt(e.at()));
+            both = both.with(both.standing().answeredAt(e.at(), moved.party().employee()));
           }
           boolean begins = e.stays() && both.conference() && both.starter() == null;
           return begins ? both.with(both.standing().startedBy(e.by())) : both;
@@ -341,60 +353,6 @@ record Applying(ExchangeState state) implements ExchangeEvent.Cases<@Nullable Vo
   @Override
   public @Nullable Void of(CallBackCleared e) {
     state.removeCallBack(e.call());
-    return null;
-  }
-
-  // --- devices ----------------------------------------------------------------------------------
-
-  @Override
-  public @Nullable Void of(DeviceCame e) {
-    state.came(new Device(e.device(), e.person(), e.kind(), e.attended()));
-    return null;
-  }
-
-  @Override
-  public @Nullable Void of(DeviceWent e) {
-    DeviceId gone = e.device();
-    state.went(e.person(), gone);
-    return null;
-  }
-
-  @Override
-  public @Nullable Void of(PhoneCalled e) {
-    state.add(
-        new OutsidePhone(
-            e.line(),
-            e.person(),
-            e.number(),
-            PhoneStage.SETTING_UP,
-            e.until(),
-            e.shown(),
-            e.call(),
-            e.places()));
-    return null;
-  }
-
-  @Override
-  public @Nullable Void of(PhoneProgressed e) {
-    state.change(e.person(), phone -> phone.at(e.stage(), e.until()));
-    return null;
-  }
-
-  @Override
-  public @Nullable Void of(PhoneReleased e) {
-    state.removePhone(e.person());
-    return null;
-  }
-
-  @Override
-  public @Nullable Void of(StatusSet e) {
-    state.says(e.person(), new Status(e.kind(), e.text(), e.at(), e.until()));
-    return null;
-  }
-
-  @Override
-  public @Nullable Void of(StatusOver e) {
-    state.says(e.person(), null);
     return null;
   }
 }

@@ -15,6 +15,7 @@ import oficina.core.call.Party;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.SentCall;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Place;
 import oficina.core.routing.Way;
 import org.jspecify.annotations.Nullable;
 
@@ -131,6 +132,23 @@ public record Call(
   /** The connection with this number, or null. */
   public @Nullable Connection leg(int number) {
     return first(connection -> connection.leg() == number);
+  }
+
+  /** Where it waits, or has waited last, for somebody to be free; null when it never did. */
+  public @Nullable Place place() {
+    return standing.place();
+  }
+
+  /** Whether a line keeps its caller until somebody is free. */
+  public boolean waits() {
+    return place() != null && place().waits();
+  }
+
+  /**
+   * Whether somebody has hung up who is to be called back in their turn, and was not reached yet.
+   */
+  public boolean keepsPlace() {
+    return place() != null && place().kept() != null;
   }
 
   /** The mailbox that takes a message in it, or null. */
@@ -277,6 +295,7 @@ public record Call(
     boolean wanted = party.equals(called()) || (sent() != null && party.equals(sent().to()));
     return party.outsideNumber() != null
         && !wanted
+        && !keepsPlace()
         && standing.onItsWay().diversions().stream().noneMatch(each -> party.equals(each.to()));
   }
 

@@ -192,6 +192,11 @@ public record Connection(
     return new Connection(leg, party, by, connected, arrival, Marks.NONE);
   }
 
+  Connection dueAt(@Nullable Instant due) {
+    Phase then = new Phase(state(), since(), due);
+    return new Connection(leg, party, device, then, arrival, marks);
+  }
+
   Connection quiet() {
     return with(new Marks(true, muted(), reminded(), lost(), taking(), tape()));
   }

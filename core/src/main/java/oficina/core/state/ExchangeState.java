@@ -41,12 +41,9 @@ public final class ExchangeState {
   private final Map<PersonId, List<CallId>> inHand = new HashMap<>();
   private final Map<PersonId, List<CallId>> sentOn = new HashMap<>();
   private final Map<PersonId, List<Device>> devices = new HashMap<>();
-  private final Map<PersonId, Status> statuses = new HashMap<>();
-
-  /** When statuses undo themselves. */
-  private final Agenda<PersonId> undone = new Agenda<>();
-
+  private final Said said;
   private final Agenda<CallId> agenda = new Agenda<>();
+  private final Queues queues;
   private int outsideLines;
 
   /** When somebody last called the emergency services; null when nobody has since the start. */
@@ -70,6 +67,8 @@ public final class ExchangeState {
 
   private ExchangeState(@Nullable ExchangeState beneath) {
     this.beneath = beneath;
+    said = new Said(beneath == null ? null : beneath.said);
+    queues = new Queues(beneath == null ? null : beneath.queues);
     if (beneath != null) {
       outsideLines = beneath.outsideLines;
       helpCalled = beneath.helpCalled;
@@ -125,13 +124,12 @@ public final class ExchangeState {
 
   /** What this person says of themselves; null when nothing. */
   public @Nullable Status status(PersonId person) {
-    boolean own = beneath == null || statuses.containsKey(person);
-    return own ? statuses.get(person) : beneath.status(person);
+    return said.by(person);
   }
 
   /** Whose status undoes itself by then. Not for drafts. */
   public List<PersonId> statusOverBy(Instant now) {
-    return undone.by(now);
+    return said.overBy(now);
   }
 
   /** Whether this person has a window of the application open. */
@@ -175,6 +173,11 @@ public final class ExchangeState {
     return id == null ? null : call(id);
   }
 
+  /** Who waits at lines that keep callers, and how their members stand. */
+  public Queues queues() {
+    return queues;
+  }
+
   /** The calls in which a mailbox takes a message, oldest first. */
   public List<CallId> atMailboxes() {
     return atMailboxes;
@@ -192,7 +195,7 @@ public final class ExchangeState {
 
   /** When the next timer runs out, or null when none runs. */
   public @Nullable Instant nextDue() {
-    Instant first = earlier(agenda.next(), undone.next());
+    Instant first = earlier(earlier(agenda.next(), said.nextDue()), queues.nextDue());
     for (OutsidePhone each : outsidePhones) {
       first = earlier(first, each.due());
     }
@@ -282,17 +285,7 @@ public final class ExchangeState {
   }
 
   void says(PersonId person, @Nullable Status now) {
-    Status before = status(person);
-    if (beneath != null) {
-      statuses.put(person, now);
-      return;
-    }
-    undone.change(person, before == null ? null : before.until(), now == null ? null : now.until());
-    if (now == null) {
-      statuses.remove(person);
-    } else {
-      statuses.put(person, now);
-    }
+    said.says(person, now);
   }
 
   // --- look-ups ---------------------------------------------------------------------------------
@@ -324,6 +317,7 @@ public final class ExchangeState {
       }
     }
     indexSlot(before, after);
+    queues.index(before, after, this::call);
     boolean wasAtMailbox = before != null && before.mailbox() != null;
     boolean isAtMailbox = after != null && after.mailbox() != null;
     if (wasAtMailbox != isAtMailbox) {
@@ -390,6 +384,7 @@ public final class ExchangeState {
         slots.toString(),
         atMailboxes.toString(),
         new TreeMap<>(devices).toString(),
-        new TreeMap<>(statuses).toString());
+        queues.toString(),
+        said.toString());
   }
 }

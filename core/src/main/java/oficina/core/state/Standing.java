@@ -6,6 +6,7 @@ import java.util.List;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.SentCall;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Place;
 import oficina.core.routing.Diversion;
 import oficina.core.routing.Way;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param starter who brought more than two parties together and may order the conference; null in a
  *     call of two
  * @param afterAnswer digits to send when the outside party answers; empty when there are none
+ * @param place where it waits or has waited last for somebody to be free; null when it never did
  */
 public record Standing(
     @Nullable Instant answered,
@@ -29,7 +31,8 @@ public record Standing(
     @Nullable ParkedCall parked,
     @Nullable String takenFrom,
     @Nullable PersonId starter,
-    String afterAnswer) {
+    String afterAnswer,
+    @Nullable Place place) {
 
   /**
    * Where a call is going that nobody has answered since it set out.
@@ -56,23 +59,28 @@ public record Standing(
 
   static Standing atFirst(String afterAnswer, List<Way> ways) {
     OnItsWay called = new OnItsWay(null, ways, 0, List.of());
-    return new Standing(null, null, called, null, null, null, afterAnswer);
+    return new Standing(null, null, called, null, null, null, afterAnswer, null);
   }
 
   /** Somebody answered: for the first time, or after it was sent on or parked. */
-  Standing answeredAt(Instant at) {
+  Standing answeredAt(Instant at, @Nullable PersonId by) {
     Instant first = answered == null ? at : answered;
     String slot = parked == null ? takenFrom : parked.slot();
-    return new Standing(first, failure, OnItsWay.NOT, null, slot, starter, afterAnswer);
+    Place served =
+        place == null
+            ? null
+            : by == null ? place.answered(by, at).notKept() : place.answered(by, at);
+    return new Standing(first, failure, OnItsWay.NOT, null, slot, starter, afterAnswer, served);
   }
 
   Standing failing(Call.Failure why) {
-    return new Standing(answered, why, OnItsWay.NOT, null, takenFrom, starter, afterAnswer);
+    Place over = place == null ? null : place.notKept();
+    return new Standing(answered, why, OnItsWay.NOT, null, takenFrom, starter, afterAnswer, over);
   }
 
   Standing sentOn(SentCall where, List<Way> ways) {
     OnItsWay now = new OnItsWay(where, ways, onItsWay.sendings() + 1, onItsWay.diversions());
-    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
+    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer, place);
   }
 
   /** It goes on as somebody has decided beforehand. */
@@ -80,19 +88,19 @@ public record Standing(
     List<Diversion> all = new ArrayList<>(onItsWay.diversions());
     all.addAll(more);
     OnItsWay now = new OnItsWay(onItsWay.sent(), ways, onItsWay.sendings(), all);
-    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
+    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer, place);
   }
 
   /** It waits in a slot, and rings nowhere. */
   Standing parkedAt(ParkedCall where, List<Way> ways) {
     OnItsWay waiting = new OnItsWay(null, ways, 0, List.of());
-    return new Standing(answered, failure, waiting, where, takenFrom, starter, afterAnswer);
+    return new Standing(answered, failure, waiting, where, takenFrom, starter, afterAnswer, place);
   }
 
   /** A mailbox has it: it is on its way nowhere any more, and waits in no slot. */
   Standing takesMessage() {
     String slot = parked == null ? takenFrom : parked.slot();
-    return new Standing(answered, null, OnItsWay.NOT, null, slot, starter, afterAnswer);
+    return new Standing(answered, null, OnItsWay.NOT, null, slot, starter, afterAnswer, place);
   }
 
   /** Its caller has been welcomed, which happens once. */
@@ -100,14 +108,19 @@ public record Standing(
     OnItsWay now =
         new OnItsWay(
             onItsWay.sent(), onItsWay.ways(), onItsWay.sendings() + 1, onItsWay.diversions());
-    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer);
+    return new Standing(answered, failure, now, parked, takenFrom, starter, afterAnswer, place);
   }
 
   Standing startedBy(@Nullable PersonId person) {
-    return new Standing(answered, failure, onItsWay, parked, takenFrom, person, afterAnswer);
+    return new Standing(answered, failure, onItsWay, parked, takenFrom, person, afterAnswer, place);
   }
 
   Standing sendingAfterAnswer(String digits) {
-    return new Standing(answered, failure, onItsWay, parked, takenFrom, starter, digits);
+    return new Standing(answered, failure, onItsWay, parked, takenFrom, starter, digits, place);
+  }
+
+  /** It waits at a line, or waits there no more. */
+  Standing at(@Nullable Place now) {
+    return new Standing(answered, failure, onItsWay, parked, takenFrom, starter, afterAnswer, now);
   }
 }

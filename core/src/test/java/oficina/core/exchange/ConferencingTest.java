@@ -18,10 +18,10 @@ import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.SendCommand;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
+import oficina.core.heard.Listening;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

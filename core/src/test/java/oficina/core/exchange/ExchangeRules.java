@@ -14,6 +14,8 @@ import oficina.core.call.DeviceKind;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.Command;
 import oficina.core.decision.Decision;
+import oficina.core.heard.Listening;
+import oficina.core.heard.Taping;
 import oficina.core.history.Segment;
 import oficina.core.people.PersonId;
 import oficina.core.seen.Standpoint;
@@ -24,28 +26,29 @@ import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
-import oficina.core.state.Taping;
 
 /** What is true of an exchange after every event. */
 record ExchangeRules(Scene scene) {
   /** What a stretch of the cord can mean for those who are in the call and are not rung. */
   private static final Map<Segment.Kind, Set<Phase>> MEANT =
-      Map.of(
-          Segment.Kind.DIALLING, Set.of(Phase.DIALLING, Phase.HELD),
-          Segment.Kind.RINGING, Set.of(Phase.CALLING, Phase.HELD, Phase.WAITING),
-          Segment.Kind.TALKING, Set.of(Phase.TALKING),
-          Segment.Kind.CONFERENCE,
-              Set.of(Phase.TALKING, Phase.HELD, Phase.WAITING, Phase.UNATTENDED),
-          Segment.Kind.HELD, Set.of(Phase.HELD, Phase.WAITING),
-          Segment.Kind.PARKED, Set.of(Phase.WAITING, Phase.HELD),
-          Segment.Kind.UNATTENDED,
-              Set.of(Phase.UNATTENDED, Phase.TALKING, Phase.HELD, Phase.WAITING),
-          Segment.Kind.WELCOMED, Set.of(Phase.DIALLING),
-          Segment.Kind.MESSAGE, Set.of(Phase.MESSAGE),
-          Segment.Kind.REFUSED, Set.of(Phase.FAILED));
+      Map.ofEntries(
+          Map.entry(Segment.Kind.DIALLING, Set.of(Phase.DIALLING, Phase.HELD)),
+          Map.entry(Segment.Kind.RINGING, Set.of(Phase.CALLING, Phase.HELD, Phase.WAITING)),
+          Map.entry(Segment.Kind.TALKING, Set.of(Phase.TALKING)),
+          Map.entry(
+              Segment.Kind.CONFERENCE,
+              Set.of(Phase.TALKING, Phase.HELD, Phase.WAITING, Phase.UNATTENDED)),
+          Map.entry(Segment.Kind.HELD, Set.of(Phase.HELD, Phase.WAITING)),
+          Map.entry(Segment.Kind.PARKED, Set.of(Phase.WAITING, Phase.HELD)),
+          Map.entry(
+              Segment.Kind.UNATTENDED,
+              Set.of(Phase.UNATTENDED, Phase.TALKING, Phase.HELD, Phase.WAITING)),
+          Map.entry(Segment.Kind.WELCOMED, Set.of(Phase.DIALLING)),
+          Map.entry(Segment.Kind.WAITING, Set.of(Phase.QUEUED)),
+          Map.entry(Segment.Kind.MESSAGE, Set.of(Phase.MESSAGE)),
+          Map.entry(Segment.Kind.REFUSED, Set.of(Phase.FAILED)));
 
   void hold() {
     for (PersonId person : TestOffice.EVERYBODY) {

@@ -4,14 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import oficina.core.call.CallId;
+import oficina.core.call.Cause;
 import oficina.core.events.CallBackEvent;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.FewEvents;
 import oficina.core.events.MachineEvent;
+import oficina.core.events.QueueEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.history.Part;
@@ -22,6 +25,7 @@ final class Lives {
   private final Scene scene;
   private final Map<CallId, Set<Integer>> legs = new HashMap<>();
   private final Map<CallId, Set<PersonId>> took = new HashMap<>();
+  private final Map<CallId, List<PersonId>> wanted = new HashMap<>();
 
   Lives(Scene scene) {
     this.scene = scene;
@@ -100,6 +104,18 @@ final class Lives {
     }
 
     @Override
+    public Void of(QueueEvent.Queued e) {
+      wanted.put(e.call(), e.wanted());
+      return begins(e.leg(), null);
+    }
+
+    @Override
+    public Void of(TalkEvent.Established e) {
+      wanted.remove(e.call());
+      return null;
+    }
+
+    @Override
     public Void of(ReachEvent.Routed e) {
       e.diversions().forEach(each -> add(parts, each.from().employee()));
       return null;
@@ -125,6 +141,9 @@ final class Lives {
 
     @Override
     public Void of(TalkEvent.CallCleared e) {
+      if (e.cause() != Cause.TRANSFERRED) {
+        parts.addAll(wanted.getOrDefault(e.call(), List.of())); // they missed whoever gave up
+      }
       assertThat(open).as("rule 2: every connection of %s", e.call() + " ended").isEmpty();
       assertThat(scene.entries(e.call()).stream().map(Part::person))
           .as("rule 5: one entry each for %s", e.call())

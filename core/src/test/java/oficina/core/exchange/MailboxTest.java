@@ -24,6 +24,7 @@ import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
 import oficina.core.events.MachineEvent.MailboxAnswered;
 import oficina.core.events.MachineEvent.RecordingEnded;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part.Message;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
@@ -33,7 +34,6 @@ import oficina.core.numbers.Dialled;
 import oficina.core.office.Settings.Unanswered;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
 /** Each way into a mailbox and out of it. */

@@ -21,13 +21,13 @@ import oficina.core.commands.SendCommand;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
 import oficina.core.exchange.Offers.Service;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part;
 import oficina.core.notices.Notice;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import org.junit.jupiter.api.Test;
 

@@ -21,13 +21,13 @@ import oficina.core.decision.Refusal.Reason;
 import oficina.core.events.ParkedCall;
 import oficina.core.events.ReachEvent.SentOn;
 import oficina.core.events.SentCall;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

@@ -21,6 +21,7 @@ final class Play {
   final Scene scene = new Scene();
   private final StepCommands commands = new StepCommands(scene);
   private final ExchangeRules rules = new ExchangeRules(scene);
+  private final QueueRules queues = new QueueRules(scene);
   private final Lives lives = new Lives(scene);
   private int checked;
 
@@ -38,6 +39,7 @@ final class Play {
       Random random = new Random(step.amount() * 48L + step.which() * 6L + step.who());
       Office usual = scene.office.office;
       scene.exchange.office(nothing ? usual : new RandomRules(random).office(usual));
+      scene.run(new OfficeCommand.Tick()); // whoever waits goes by what is decided now
     } else {
       Command command = commands.of(step);
       if (step.amount() == 0) { // now and then: comparing whole states takes long
@@ -85,6 +87,7 @@ final class Play {
       lives.follow(scene.events.get(checked));
     }
     rules.hold();
+    queues.hold();
   }
 
   /** Rule 6: replaying gives the same state; and whatever only waits comes to an end. */
@@ -94,6 +97,7 @@ final class Play {
     assertThat(again.state().snapshot()).as("rule 6").isEqualTo(scene.exchange.state().snapshot());
     scene.wait(2 * 3600);
     check();
+    QueueRules.waitsEndOnce(scene.events);
     assertThat(scene.exchange.state().calls()).allMatch(Call::conversation);
     assertThat(scene.exchange.state().callBacks()).as("wishes end").isEmpty();
     assertThat(scene.exchange.state().outsidePhones()).allMatch(OutsidePhone::isThere);

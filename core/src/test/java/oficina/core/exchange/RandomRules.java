@@ -4,7 +4,9 @@ import static oficina.core.TestOffice.DOV;
 import static oficina.core.TestOffice.EVERYBODY;
 import static oficina.core.TestOffice.FREIGHT;
 import static oficina.core.TestOffice.FRONT_DESK;
+import static oficina.core.TestOffice.INES;
 import static oficina.core.TestOffice.MARISOL;
+import static oficina.core.TestOffice.TOMASZ;
 
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -21,7 +23,9 @@ import oficina.core.blocking.BlockList;
 import oficina.core.call.Party;
 import oficina.core.office.Directions;
 import oficina.core.office.Office;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Callers;
 import oficina.core.rules.Destination;
@@ -48,7 +52,39 @@ public final class RandomRules {
     }
     Directions usual = office.directions();
     return office.with(
-        new Directions(rules, blocks(), usual.opening(), usual.book(), random.nextBoolean()));
+        new Directions(
+            rules, blocks(), usual.opening(), usual.book(), queues(), random.nextBoolean()));
+  }
+
+  private Map<GroupId, Queue> queues() {
+    Map<GroupId, Queue> queues = new HashMap<>();
+    for (GroupId line : List.of(FRONT_DESK, FREIGHT)) {
+      if (random.nextInt(3) > 0) {
+        queues.put(line, queue());
+      }
+    }
+    return queues;
+  }
+
+  /** A line that keeps callers, in one of the ways there are. */
+  public Queue queue() {
+    List<Queue.Preference> preferences = new ArrayList<>();
+    for (Queue.Why why : Queue.Why.values()) {
+      preferences.add(new Queue.Preference(why, "big", random.nextInt(3)));
+    }
+    return new Queue(
+        any(List.of(Queue.Order.values())),
+        List.of(
+            new Queue.Level(INES, Duration.ofSeconds(15)),
+            new Queue.Level(TOMASZ, Duration.ofSeconds(40))),
+        Duration.ofSeconds(30 + random.nextInt(120)),
+        1 + random.nextInt(5),
+        Duration.ofSeconds(random.nextInt(3) * 10L),
+        preferences,
+        Set.of(INES),
+        Queue.Told.NOTHING,
+        new Queue.Choices(true, random.nextBoolean(), random.nextBoolean()),
+        Queue.DEFAULT.target());
   }
 
   private static List<Party> owners() {

@@ -25,6 +25,7 @@ import oficina.core.commands.Command;
 import oficina.core.commands.ConferenceCommand;
 import oficina.core.commands.SendCommand;
 import oficina.core.decision.Refusal.Reason;
+import oficina.core.heard.Listening;
 import oficina.core.office.Directions;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
@@ -37,7 +38,6 @@ import oficina.core.rules.Situation;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -138,6 +138,7 @@ class Rfc5359ServicesTest {
                 new BlockList(List.of(blocks)),
                 Opening.always(usual.identity().zone()),
                 (number, viewer) -> Set.of(),
+                Map.of(),
                 false)));
   }
 

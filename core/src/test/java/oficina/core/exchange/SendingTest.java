@@ -26,6 +26,7 @@ import oficina.core.commands.NetworkCommand;
 import oficina.core.commands.SendCommand;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part.Result;
 import oficina.core.history.Segment;
 import oficina.core.history.Segment.Kind;
@@ -35,7 +36,6 @@ import oficina.core.people.CallerIdChoice;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Way;
 import oficina.core.state.Call;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

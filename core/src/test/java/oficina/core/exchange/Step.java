@@ -65,6 +65,11 @@ record Step(What what, int who, int which, int amount) {
     WAIT,
     COME_OR_GO,
     STATUS,
+    TAKE_PART,
+    FINISH,
+    TAKE_WAITING,
+    MOVE_WAITING,
+    WAITER_CHOOSES,
     DECIDE
   }
 

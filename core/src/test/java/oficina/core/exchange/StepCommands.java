@@ -1,5 +1,6 @@
 package oficina.core.exchange;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -19,6 +20,7 @@ import oficina.core.commands.SendCommand;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Settings;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.state.Call;
@@ -132,6 +134,24 @@ record StepCommands(Scene scene) {
           new NetworkCommand.NetworkFails(call, 1 + step.amount() % 5, Cause.BUSY);
       case NETWORK_CLEARS -> new NetworkCommand.NetworkClears(call, 1 + step.amount() % 5);
       case STATUS -> status(step);
+      case TAKE_PART ->
+          new OfficeCommand.TakePart(
+              person,
+              step.which() % 3 == 0 ? null : line(step),
+              step.amount() > 18, // otherwise hardly anybody would take part after a while
+              "lunch",
+              step.amount() % 3 == 0 ? TestOffice.INES : person);
+      case FINISH ->
+          new OfficeCommand.Finish(
+              person, step.amount() % 3 == 0 ? Duration.ofSeconds(step.amount()) : null);
+      case TAKE_WAITING ->
+          new SendCommand.TakeWaiting(waiting(step), TestOffice.INES, Scene.WINDOW);
+      case WAITER_CHOOSES ->
+          new MachineCommand.WaiterChooses(
+              waiting(step),
+              musicLeg(waiting(step)),
+              MachineCommand.Choice.values()[step.amount() % 3]);
+      case MOVE_WAITING -> new SendCommand.MoveWaiting(waiting(step), TestOffice.INES, line(step));
       case WAIT, COME_OR_GO, TWO_HANG_UP, DECIDE ->
           throw new IllegalArgumentException(step.toString());
     };
@@ -250,6 +270,11 @@ record StepCommands(Scene scene) {
         .orElse(call(step));
   }
 
+  private int musicLeg(CallId waiting) {
+    Call call = scene.state(waiting);
+    return call == null || call.standIn() == null ? 0 : call.standIn().leg();
+  }
+
   private int machineLeg(Step step) {
     Call call = scene.state(welcomed(step));
     return call == null || call.standIn() == null ? leg(step) : call.standIn().leg();
@@ -332,5 +357,16 @@ record StepCommands(Scene scene) {
     return calls.isEmpty()
         ? new CallId("none")
         : new ArrayList<>(calls).get(step.which() % calls.size());
+  }
+
+  private static GroupId line(Step step) {
+    return step.which() % 2 == 0 ? TestOffice.FRONT_DESK : TestOffice.FREIGHT;
+  }
+
+  /** One of the calls that wait at a line. */
+  private CallId waiting(Step step) {
+    List<CallId> all =
+        scene.exchange.state().calls().stream().filter(Call::waits).map(Call::id).sorted().toList();
+    return all.isEmpty() ? new CallId("none") : all.get(step.which() % all.size());
   }
 }

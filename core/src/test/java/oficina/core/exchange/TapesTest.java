@@ -21,13 +21,13 @@ import oficina.core.decision.Refusal.Reason;
 import oficina.core.events.TapeEvent.TapeAnnounced;
 import oficina.core.events.TapeEvent.TapeStarted;
 import oficina.core.events.TapeEvent.TapeStopped;
+import oficina.core.heard.Taping;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.core.state.Tape;
-import oficina.core.state.Taping;
 import org.junit.jupiter.api.Test;
 
 /** Calls that are recorded, and those that must not be. */

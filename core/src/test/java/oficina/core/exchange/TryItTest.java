@@ -87,6 +87,8 @@ class TryItTest {
     for (Station station : trial.stations()) {
       if (station.kind() == Station.Kind.RINGS) {
         ways.add(station.to() + " " + station.time().toSeconds());
+      } else if (station.kind() == Station.Kind.WAITS) {
+        ways.add("waits at " + station.at());
       } else if (station.kind() == Station.Kind.MAILBOX) {
         ways.add(station.at().toString());
       }
@@ -108,6 +110,11 @@ class TryItTest {
         break;
       }
       Duration time = Duration.between(rings.get(0).since(), rings.get(0).due());
+      if (call.waits()) {
+        ways.add("waits at " + new Party.Members(call.place().line()));
+        call = waitsInVain(scene, call);
+        continue;
+      }
       boolean welcomed = call.standIn() != null;
       if (!welcomed
           && time.compareTo(PATIENCE) < 0) { // else it goes out, which rings nobody of the office
@@ -122,6 +129,16 @@ class TryItTest {
     Cause told = call == null || call.failure() == null ? null : call.failure().cause();
     ways.add(String.valueOf(told));
     return ways;
+  }
+
+  /** The call when it waits no longer, or at another line. */
+  private static Call waitsInVain(Scene scene, Call waits) {
+    Call call = waits;
+    while (call != null && call.waits() && call.place().entered() == waits.place().entered()) {
+      scene.wait((int) Duration.between(scene.now(), call.due()).toSeconds());
+      call = scene.state(waits.id());
+    }
+    return call;
   }
 
   @Test

@@ -14,9 +14,9 @@ import oficina.core.call.DeviceKind;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.ConferenceCommand;
 import oficina.core.commands.OfficeCommand;
+import oficina.core.heard.Listening;
 import oficina.core.history.Segment;
 import oficina.core.state.Call;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
 /** Calls at whose end nobody is any more. */

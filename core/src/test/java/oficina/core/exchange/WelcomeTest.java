@@ -15,11 +15,11 @@ import oficina.core.commands.MachineCommand;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part;
 import oficina.core.history.Segment;
 import oficina.core.rules.CallRules;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
 /** Whoever calls the freight line from outside is welcomed, and may dial an extension. */

@@ -14,10 +14,10 @@ import oficina.core.commands.CallCommand;
 import oficina.core.commands.NetworkCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.handset.Key.Kind;
+import oficina.core.heard.Listening;
 import oficina.core.history.Segment;
 import oficina.core.people.Status;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 
 /** The whole job by the keys of a desk telephone. */
@@ -212,6 +212,26 @@ class TelephoneTest {
     assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.CONNECTED);
     desk.soft(SoftKey.PARK).soft(SoftKey.PARK_NEXT);
     assertThat(desk.state(call).parked().slot()).isEqualTo("61");
+  }
+
+  @Test
+  void whoever_is_on_hold_is_parked_by_the_key_of_a_slot_too() {
+    CallId call = talkWithDov();
+    desk.press(Kind.HOLD).line(4);
+    assertThat(desk.state(call).parked().slot()).isEqualTo("61");
+    desk.line(4);
+    assertThat(scene.state(call, INES)).isEqualTo(ConnectionState.CONNECTED);
+  }
+
+  @Test
+  void the_telephone_of_whoever_is_told_of_a_caller_says_whom() {
+    Desk adaezes = new Desk(scene, ADAEZE);
+    talkWithDov();
+    desk.soft(SoftKey.TRANSFER).type("212").soft(SoftKey.ANNOUNCE);
+    Panel.Line first = adaezes.panel().display().get(0);
+    assertThat(first.code()).isEqualTo("CALL_ANNOUNCES");
+    assertThat(first.about()).containsEntry("announced", DOV.e164());
+    assertThat(desk.panel().display().get(0).about()).containsEntry("announced", "");
   }
 
   @Test

@@ -50,7 +50,7 @@ class NoticesTest {
     scene.wait(7);
     scene.run(new NetworkCommand.NetworkFails(dov, 1, Cause.NETWORK_FAILURE));
     assertThat(scene.notices)
-        .containsExactly(new Notice(TOMASZ, What.CUT_OFF, CALLER, null, null, null));
+        .containsExactly(new Notice(TOMASZ, What.CUT_OFF, CALLER, null, null, null).in(dov));
   }
 
   @Test
@@ -61,7 +61,8 @@ class NoticesTest {
     scene.run(new NetworkCommand.NetworkAnswers(dov, scene.state(dov).nextLeg() - 1));
     Party marisol = new Party.Outside(MARISOL);
     assertThat(scene.notices)
-        .containsExactly(new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, marisol, null, null));
+        .containsExactly(
+            new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, marisol, null, null).in(dov));
   }
 
   @Test
@@ -71,7 +72,8 @@ class NoticesTest {
     hangsUp();
     assertThat(scene.notices)
         .containsExactly(
-            new Notice(TOMASZ, What.HELD_GAVE_UP, CALLER, null, null, Duration.ofSeconds(67)));
+            new Notice(TOMASZ, What.HELD_GAVE_UP, CALLER, null, null, Duration.ofSeconds(67))
+                .in(dov));
   }
 
   @Test
@@ -87,7 +89,8 @@ class NoticesTest {
     scene.answer(dov, ZOE);
     assertThat(scene.notices)
         .containsExactly(
-            new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, new Party.Employee(ZOE), null, null));
+            new Notice(TOMASZ, What.SENT_ANSWERED, CALLER, new Party.Employee(ZOE), null, null)
+                .in(dov));
     scene.notices.clear();
     scene.run(new SendCommand.PutThrough(dov, ZOE, scene.office.plan.interpret("213"), null, null));
     scene.wait(20 + 20 + 30);
@@ -99,7 +102,7 @@ class NoticesTest {
     putThrough();
     hangsUp();
     assertThat(scene.notices)
-        .containsExactly(new Notice(TOMASZ, What.SENT_GAVE_UP, CALLER, null, null, null));
+        .containsExactly(new Notice(TOMASZ, What.SENT_GAVE_UP, CALLER, null, null, null).in(dov));
   }
 
   @Test
@@ -108,15 +111,18 @@ class NoticesTest {
     scene.run(new SendCommand.TakeParked(dov, ADAEZE, Scene.WINDOW, "61", true));
     assertThat(scene.notices)
         .containsExactly(
-            new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, new Party.Employee(TOMASZ), "61", null),
-            new Notice(TOMASZ, What.PARKED_TAKEN, CALLER, new Party.Employee(ADAEZE), "61", null));
+            new Notice(ZOE, What.PARKED_FOR_YOU, CALLER, new Party.Employee(TOMASZ), "61", null)
+                .in(dov),
+            new Notice(TOMASZ, What.PARKED_TAKEN, CALLER, new Party.Employee(ADAEZE), "61", null)
+                .in(dov));
     scene.notices.clear();
     scene.run(new SendCommand.Park(dov, ADAEZE, "62", null, ""));
     scene.wait(50);
     hangsUp();
     assertThat(scene.notices)
         .containsExactly(
-            new Notice(ADAEZE, What.PARKED_GAVE_UP, CALLER, null, "62", Duration.ofSeconds(50)));
+            new Notice(ADAEZE, What.PARKED_GAVE_UP, CALLER, null, "62", Duration.ofSeconds(50))
+                .in(dov));
   }
 
   @Test
@@ -133,6 +139,7 @@ class NoticesTest {
     assertThat(scene.notices)
         .last()
         .isEqualTo(
-            new Notice(INES, What.CALL_BACK_EXPIRED, new Party.Employee(BRAM), null, null, null));
+            new Notice(INES, What.CALL_BACK_EXPIRED, new Party.Employee(BRAM), null, null, null)
+                .in(wish));
   }
 }

@@ -113,7 +113,8 @@ class CirclesTest {
               }
             });
     Directions usual = office.directions();
-    return office.with(new Directions(all, BlockList.EMPTY, usual.opening(), usual.book(), false));
+    return office.with(
+        new Directions(all, BlockList.EMPTY, usual.opening(), usual.book(), Map.of(), false));
   }
 
   /** Whether a call from outside goes round when people are in some situation or other. */

@@ -43,7 +43,12 @@ class FaultsTest {
     Opening always = Opening.always(usual.identity().zone());
     Directions decided =
         new Directions(
-            Map.of(ME, all), BlockList.EMPTY, always, (number, viewer) -> Set.of(), false);
+            Map.of(ME, all),
+            BlockList.EMPTY,
+            always,
+            (number, viewer) -> Set.of(),
+            Map.of(),
+            false);
     return new RuleCheck(usual.with(decided)).faults(ME);
   }
 

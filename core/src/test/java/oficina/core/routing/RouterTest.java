@@ -17,6 +17,7 @@ import oficina.core.call.Cause;
 import oficina.core.call.Party;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
 import oficina.core.routing.Route.GoOut;
@@ -52,6 +53,16 @@ class RouterTest {
         @Override
         public boolean hasRoom(PersonId person) {
           return true;
+        }
+
+        @Override
+        public boolean takesPart(PersonId person, GroupId line) {
+          return true;
+        }
+
+        @Override
+        public int waitingAt(GroupId line) {
+          return 0;
         }
 
         @Override

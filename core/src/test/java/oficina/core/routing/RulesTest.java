@@ -34,6 +34,7 @@ import oficina.core.commands.SendCommand;
 import oficina.core.decision.Refusal;
 import oficina.core.events.MachineEvent;
 import oficina.core.exchange.Scene;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.PhoneNumber;
@@ -50,7 +51,6 @@ import oficina.core.rules.Situation;
 import oficina.core.rules.Timetable;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
-import oficina.core.state.Listening;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -94,6 +94,7 @@ class RulesTest {
                 blocks,
                 opening,
                 (number, viewer) -> number.equals(MARISOL) ? Set.of("tern haulage") : Set.of(),
+                Map.of(),
                 false)));
   }
 

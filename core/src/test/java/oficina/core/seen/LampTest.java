@@ -9,9 +9,11 @@ import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
+import oficina.core.call.Party;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.exchange.Scene;
 import oficina.core.people.Group;
+import oficina.core.people.Status;
 import oficina.core.seen.Lamp.Light;
 import org.junit.jupiter.api.Test;
 
@@ -21,7 +23,11 @@ class LampTest {
   private final Scene scene = new Scene();
 
   private Light zoe() {
-    return Lamp.of(ZOE, scene.exchange.state()).light();
+    return zoe(null);
+  }
+
+  private Light zoe(Party forwardedTo) {
+    return Lamp.of(ZOE, scene.exchange.state(), forwardedTo).light();
   }
 
   private void telephone(boolean attended) {
@@ -41,13 +47,25 @@ class LampTest {
   }
 
   @Test
+  void whoever_has_all_calls_go_elsewhere_is_not_free_and_on_a_call_all_the_same() {
+    Party elsewhere = new Party.Employee(TOMASZ);
+    assertThat(zoe(elsewhere)).isEqualTo(Light.AWAY);
+    scene.run(new OfficeCommand.SetStatus(ZOE, Status.Kind.DO_NOT_DISTURB, "", null));
+    assertThat(zoe(elsewhere)).isEqualTo(Light.DO_NOT_DISTURB);
+    scene.call(ZOE, "221");
+    assertThat(zoe(elsewhere)).isEqualTo(Light.ON_CALL);
+    scene.goes(ZOE);
+    assertThat(zoe(elsewhere)).as("no device of theirs would ring").isNotEqualTo(Light.AWAY);
+  }
+
+  @Test
   void a_call_in_progress_counts_more_than_one_that_rings() {
     CallId first = scene.call(TOMASZ, "222");
     assertThat(zoe()).isEqualTo(Light.RINGING);
     scene.answer(first, ZOE);
     scene.wait(10);
     scene.arrive(null, "+441914980222");
-    Lamp lamp = Lamp.of(ZOE, scene.exchange.state());
+    Lamp lamp = Lamp.of(ZOE, scene.exchange.state(), null);
     assertThat(lamp.light()).isEqualTo(Light.ON_CALL);
     assertThat(lamp.since()).isEqualTo(scene.state(first).answered());
   }

@@ -13,6 +13,7 @@ class PagesController {
     "/history/follow-ups",
     "/voicemail",
     "/contacts",
+    "/queues",
     "/rules",
     "/outside",
     "/phone",

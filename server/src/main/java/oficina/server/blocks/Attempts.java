@@ -5,8 +5,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import oficina.core.call.Owner;
 import oficina.core.call.Party;
-import oficina.core.events.ExchangeEvent;
-import oficina.core.events.FewEvents;
 import oficina.core.events.ReachEvent;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
@@ -17,7 +15,6 @@ import oficina.server.exchange.Turn;
 import oficina.server.threads.Threads;
 import oficina.server.topics.Topic;
 import oficina.server.topics.Topics;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -47,23 +44,10 @@ class Attempts implements ExchangeListener {
 
   @Override
   public void happened(Told told) {
-    told.event()
-        .accept(
-            new FewEvents<@Nullable Void>() {
-              @Override
-              public @Nullable Void otherwise(ExchangeEvent other) {
-                return null;
-              }
-
-              @Override
-              public @Nullable Void of(ReachEvent.Blocked e) {
-                Call call = told.after();
-                if (call != null) {
-                  work.execute(() -> note(e, call));
-                }
-                return null;
-              }
-            });
+    if (told.event() instanceof ReachEvent.Blocked e && told.after() != null) {
+      Call call = told.after();
+      work.execute(() -> note(e, call));
+    }
   }
 
   private void note(ReachEvent.Blocked e, Call call) {

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import oficina.core.blocking.Block;
+import oficina.core.blocking.Block.Answer;
 import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.numbers.PhoneNumber;
@@ -171,7 +172,7 @@ class BlockController {
   record NewBlock(
       boolean ofOffice,
       @NotNull @Size(max = 40) String what,
-      Block.@NotNull Answer answer,
+      @NotNull Answer answer,
       @NotNull @Size(max = BlockFile.LONGEST_NOTE) String note) {}
 
   /** Block a caller; it is in force with the next call. */
@@ -183,7 +184,7 @@ class BlockController {
   }
 
   record ChangedBlock(
-      Block.@NotNull Answer answer, @NotNull @Size(max = BlockFile.LONGEST_NOTE) String note) {}
+      @NotNull Answer answer, @NotNull @Size(max = BlockFile.LONGEST_NOTE) String note) {}
 
   /** Change what a blocked caller hears. */
   @PutMapping("/{id}")

@@ -7,7 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import oficina.core.commands.OfficeCommand;
-import oficina.core.people.Status;
+import oficina.core.people.Status.Kind;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
@@ -45,7 +45,7 @@ class StatusController {
    * @param untilOpening whether it undoes itself when the office opens next
    */
   record NewStatus(
-      Status.@NotNull Kind kind,
+      @NotNull Kind kind,
       @NotNull @Size(max = 80) String text,
       @Schema(nullable = true) @Nullable Integer minutes,
       @Schema(nullable = true) @Nullable LocalDateTime until,

@@ -48,7 +48,10 @@ class GroupStore {
         .collect(Collectors.toSet());
   }
 
-  /** Puts a contact into these of the person's groups, and into no others. */
+  /**
+   * Puts a contact into these of the person's groups, and into no others. Names that differ in
+   * nothing but capitals or accents are one to the database.
+   */
   @Transactional
   void put(PersonId person, ContactId contact, Set<String> groups) {
     jdbc.sql("delete from contact_group where person_id = ? and contact_id = ?")
@@ -56,7 +59,11 @@ class GroupStore {
         .update();
     groups.forEach(
         group ->
-            jdbc.sql("insert into contact_group (person_id, name, contact_id) values (?, ?, ?)")
+            jdbc.sql(
+                    """
+                    insert ignore into contact_group (person_id, name, contact_id)
+                    values (?, ?, ?)
+                    """)
                 .params(person.value(), group, contact.value())
                 .update());
   }

@@ -29,6 +29,7 @@ import oficina.core.contacts.Contact.Card;
 import oficina.core.contacts.ContactBook;
 import oficina.core.contacts.ContactId;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Directions.CallerBook;
 import oficina.core.people.PersonId;
 import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
@@ -77,7 +78,7 @@ public class Contacts {
     this.clock = clock;
     this.book = new ContactBook(office.region());
     store.forget(clock.instant().minus(KEPT_AFTER_REMOVAL));
-    directions.know(this::companies);
+    directions.know(new Book());
     awaitThoseOfASmallOffice(load());
   }
 
@@ -154,11 +155,23 @@ public class Contacts {
     }
   }
 
-  private Set<String> companies(PhoneNumber number, @Nullable PersonId viewer) {
-    return ask(all -> all.at(number, viewer)).stream()
-        .map(contact -> contact.card().company().toLowerCase(Locale.ROOT))
-        .filter(company -> !company.isEmpty())
-        .collect(Collectors.toSet());
+  /** What calls are decided by. */
+  private final class Book implements CallerBook {
+    @Override
+    public Set<String> companies(PhoneNumber number, @Nullable PersonId viewer) {
+      return ask(all -> all.at(number, viewer)).stream()
+          .map(contact -> contact.card().company().toLowerCase(Locale.ROOT))
+          .filter(company -> !company.isEmpty())
+          .collect(Collectors.toSet());
+    }
+
+    @Override
+    public Set<String> tags(PhoneNumber number) {
+      return ask(all -> all.at(number, null)).stream()
+          .flatMap(contact -> contact.card().tags().stream())
+          .map(tag -> tag.toLowerCase(Locale.ROOT))
+          .collect(Collectors.toSet());
+    }
   }
 
   /** Has somebody told after each change whose contacts have changed; null for the office's. */

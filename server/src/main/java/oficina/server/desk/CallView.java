@@ -8,9 +8,10 @@ import oficina.core.call.Cause;
 import oficina.core.call.DeviceKind;
 import oficina.core.call.PhoneStage;
 import oficina.core.exchange.Offers;
+import oficina.core.heard.Listening;
 import oficina.core.history.Part.Direction;
+import oficina.core.queueing.Queue;
 import oficina.core.seen.Standpoint.Phase;
-import oficina.core.state.Listening;
 import oficina.server.history.SegmentView;
 import oficina.server.people.PartyView;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * A call in hand as its owner sees it. What is grouped here by subject stands side by side in the
  * JSON.
  *
+ * @param queued where its caller waits, or has waited before somebody answered; absent when nowhere
  * @param conference who else is in it; absent in a call of two
  * @param earlier how many stretches of the course came before those told here: of a long call only
  *     the last ones are told again and again; the history has them all
@@ -32,10 +34,30 @@ public record CallView(
     @JsonUnwrapped Stand stand,
     @JsonUnwrapped Mine mine,
     @JsonUnwrapped Ties ties,
+    @Schema(nullable = true) @Nullable QueuedView queued,
     @Schema(nullable = true) @Nullable ConferenceView conference,
     List<SegmentView> course,
     int earlier,
     List<Offers.Service> actions) {
+
+  /**
+   * At which line a caller waits, or has waited.
+   *
+   * @param line its name
+   * @param since since when they have waited, at lines before it included
+   * @param waited how long they have, in milliseconds; absent as long as they wait
+   * @param priority above none when they are served before others
+   * @param why they are; absent when they are not
+   * @param kept whether they have hung up, and are called when one answers
+   */
+  public record QueuedView(
+      long id,
+      String line,
+      Instant since,
+      @Schema(nullable = true) @Nullable Long waited,
+      int priority,
+      @Schema(nullable = true) Queue.@Nullable Why why,
+      boolean kept) {}
 
   /**
    * How it came to its owner.
@@ -48,6 +70,10 @@ public record CallView(
    * @param behalf in whose name it was placed, when that is not the caller's own
    * @param returned why it is back, when it was sent on and nobody took it
    * @param callBack whether the exchange rings because a colleague waited for is free
+   * @param announced who waits to be handed over, as long as a colleague announces them
+   * @param sentOnBy the colleague who has sent its owner on, until somebody answers there
+   * @param theySee the number an outsider who was called is shown, empty when it is withheld;
+   *     absent when nobody outside was called
    */
   public record Arrival(
       @Schema(nullable = true) @Nullable String line,
@@ -56,7 +82,16 @@ public record CallView(
       @Schema(nullable = true) @Nullable String answersFor,
       @Schema(nullable = true) @Nullable String behalf,
       @Schema(nullable = true) @Nullable Returned returned,
-      boolean callBack) {}
+      boolean callBack,
+      @Schema(nullable = true) @Nullable String announced,
+      @Schema(nullable = true) @Nullable String sentOnBy,
+      @Schema(nullable = true) @Nullable String theySee) {
+
+    /** Of a call that was sent there. */
+    static Arrival sentTo(String line) {
+      return new Arrival(line, null, null, null, null, null, false, null, null, null);
+    }
+  }
 
   /**
    * How it stands.

@@ -1,5 +1,7 @@
 package oficina.server.desk;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import oficina.core.call.CallId;
@@ -9,10 +11,14 @@ import oficina.core.call.DeviceKind;
 import oficina.core.call.Party;
 import oficina.core.events.SentCall;
 import oficina.core.exchange.Offers;
+import oficina.core.heard.Listening;
 import oficina.core.history.CallRecord;
 import oficina.core.history.Part.Direction;
 import oficina.core.history.Segment;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Place;
+import oficina.core.seen.Announced;
 import oficina.core.seen.Standpoint;
 import oficina.core.seen.Standpoint.Phase;
 import oficina.core.services.ActedFor;
@@ -21,7 +27,6 @@ import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
 import oficina.core.state.Device;
 import oficina.core.state.ExchangeState;
-import oficina.core.state.Listening;
 import oficina.core.state.OutsidePhone;
 import oficina.core.state.Tape;
 import oficina.server.history.SegmentView;
@@ -54,6 +59,7 @@ class CallViews {
     Connection own = call.of(person);
     Standpoint stands = Standpoint.of(call, person);
     boolean placed = own.party().equals(call.caller());
+    Party announced = Announced.to(person, call, state);
     CallId waits = offers.announces() != null ? offers.announces() : offers.asideOf();
     return new CallView(
         call.id().value(),
@@ -66,7 +72,10 @@ class CallViews {
             answersFor(own),
             behalf(call, own),
             returned(call, own),
-            call.ringsBackAt(own)),
+            call.ringsBackAt(own),
+            announced == null ? null : parties.name(announced, person),
+            sentOnBy(call, own),
+            placed ? theySee(call, call.opposite(own.leg())) : null),
         new CallView.Stand(
             stands.phase(),
             call.began(),
@@ -89,6 +98,7 @@ class CallViews {
             waits == null ? null : waits.value(),
             offers.asideOf() != null,
             offers.partner() == null ? null : offers.partner().value()),
+        queued(call),
         conference(call, own),
         course(record, person),
         Math.max(0, record.stretches() - STRETCHES_TOLD),
@@ -116,8 +126,7 @@ class CallViews {
         call.id().value(),
         Direction.RECEIVED,
         parties.view(stands.other(), person, call.id()),
-        new CallView.Arrival(
-            parties.name(call.sent().to(), person), null, null, null, null, null, false),
+        CallView.Arrival.sentTo(parties.name(call.sent().to(), person)),
         new CallView.Stand(
             stands.phase(),
             call.began(),
@@ -130,10 +139,42 @@ class CallViews {
             /* left= */ false),
         new CallView.Mine(null, null, false, false, false, null, null),
         new CallView.Ties(null, false, null),
+        queued(call),
         null,
         course(record, person),
         Math.max(0, record.stretches() - STRETCHES_TOLD),
         offers.services());
+  }
+
+  private CallView.@Nullable QueuedView queued(Call call) {
+    Place place = call.place();
+    if (place == null) {
+      return null;
+    }
+    Instant left = place.left();
+    return new CallView.QueuedView(
+        place.line().value(),
+        parties.name(new Party.Members(place.line())),
+        place.since(),
+        left == null ? null : Duration.between(place.since(), left).toMillis(),
+        place.priority(),
+        place.why(),
+        place.kept() != null);
+  }
+
+  private @Nullable String sentOnBy(Call call, Connection own) {
+    SentCall sent = call.sent();
+    boolean others = sent != null && own.answered() && !sent.by().equals(own.party().employee());
+    return others ? parties.name(new Party.Employee(sent.by())) : null;
+  }
+
+  private @Nullable String theySee(Call call, @Nullable Connection called) {
+    Party party = called == null ? call.called() : called.party();
+    if (party.outsideNumber() == null) {
+      return null;
+    }
+    PhoneNumber shown = (called == null ? call.callerId() : call.shownTo(called)).number();
+    return shown == null ? "" : office.region().show(shown);
   }
 
   /** Whether somebody of it speaks with another one aside. */

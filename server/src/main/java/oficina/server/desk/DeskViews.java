@@ -109,7 +109,7 @@ public class DeskViews {
     PersonView board =
         PersonView.of(
             person,
-            Lamp.of(id, state),
+            Lamp.of(id, state, forwarded),
             office.region(),
             forwarded == null ? null : parties.view(forwarded, /* viewer= */ null));
     return new DeskView(

@@ -9,6 +9,8 @@ import java.util.function.Consumer;
 import oficina.core.call.Party;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Exchange;
+import oficina.core.figures.Fact;
+import oficina.core.figures.Facts;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
 import oficina.core.notices.Notice;
@@ -30,7 +32,8 @@ import org.slf4j.LoggerFactory;
  * Applies events and derives everything from them: notices, records, desks. Each derivation is on
  * its own: when one fails, it is logged, the events stand and everybody else is told.
  */
-record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFeed feed) {
+record Deriving(
+    Exchange exchange, CallRecords records, Facts facts, DeskViews views, DeskFeed feed) {
   private static final Logger LOG = LoggerFactory.getLogger(Deriving.class);
 
   /**
@@ -107,6 +110,7 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
   private final class Gathered {
     private final List<CallRecords.Entries> history = new ArrayList<>();
     private final List<Notice> notices = new ArrayList<>();
+    private final List<Fact> counted = new ArrayList<>();
 
     /** Whose own calls may look otherwise. */
     private final Set<PersonId> concerned = new LinkedHashSet<>();
@@ -120,6 +124,7 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
       guarded(
           "derive notices from", event, () -> notices.addAll(Notices.of(event, exchange.state())));
       touchWishers();
+      guarded("count", event, () -> counted.addAll(facts.follow(event, exchange.state())));
       Told told = Told.of(event, exchange.state(), () -> exchange.apply(event));
       touchWishers();
       guarded("record", event, () -> record(event));
@@ -128,11 +133,9 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
         touch(call.after());
         touchLines(call.before(), call.after());
       }
-      if (event.deviceOf() != null) {
-        concerned.add(event.deviceOf());
-      }
-      if (event.statusOf() != null) {
-        concerned.add(event.statusOf());
+      for (PersonId person : told.people()) {
+        concerned.add(person);
+        beside.addAll(exchange.office().delegations().counterparts(person));
       }
       return told;
     }
@@ -147,10 +150,6 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
 
     private void touch(@Nullable Call call) {
       if (call != null) {
-        for (PersonId person : call.employees()) {
-          concerned.add(person);
-          beside.addAll(exchange.office().delegations().counterparts(person));
-        }
         shelf |= call.parked() != null;
         touchMailbox(call.mailbox());
         touchWaiting(call);
@@ -199,10 +198,10 @@ record Deriving(Exchange exchange, CallRecords records, DeskViews views, DeskFee
 
     Batch.Derived derived() {
       try {
-        return new Batch.Derived(history, shown());
+        return new Batch.Derived(history, counted, shown());
       } catch (RuntimeException e) {
         LOG.error("Could not draw up what has changed", e);
-        return new Batch.Derived(history, () -> {});
+        return new Batch.Derived(history, counted, () -> {});
       }
     }
 

@@ -27,6 +27,9 @@ public interface ExchangeListener {
    */
   default void pressed(CallId call, String keys) {}
 
+  /** A rule has ended by itself: what follows from rules may look otherwise. */
+  default void ruleEnded() {}
+
   /** The exchange has been taken up again, with whatever was there when the server stopped. */
   default void takenUp(ExchangeState state) {}
 }

@@ -18,6 +18,8 @@ import oficina.core.decision.Decision;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Exchange;
 import oficina.core.exchange.TryIt;
+import oficina.core.figures.Fact;
+import oficina.core.figures.Facts;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Segment;
 import oficina.core.office.Office;
@@ -58,9 +60,10 @@ public class ExchangeLoop implements SmartLifecycle {
   private final Exchange exchange;
   private final OfficeData office;
   private final CallRecords records = new CallRecords();
+  private final Facts facts = new Facts();
   private final Deriving deriving;
   private final DeskFeed feed;
-  private final RuleEnds ruleEnds = new RuleEnds(this, this::showEverything);
+  private final RuleEnds ruleEnds = new RuleEnds(this, this::ruleEnded);
   private final List<ExchangeListener> listeners = new ArrayList<>();
 
   private final BlockingQueue<Posted> inbox = new LinkedBlockingQueue<>();
@@ -85,7 +88,7 @@ public class ExchangeLoop implements SmartLifecycle {
     this.office = office;
     this.feed = feed;
     this.exchange = new Exchange(office.now());
-    this.deriving = new Deriving(exchange, records, views, feed);
+    this.deriving = new Deriving(exchange, records, facts, views, feed);
     clock.onMove(() -> post(() -> {}));
     office.onChange((before, after) -> post(() -> changed(before, after)));
   }
@@ -99,8 +102,14 @@ public class ExchangeLoop implements SmartLifecycle {
         writer.add(Batch.onlyShown(() -> feed.forget(person.id())));
       }
     }
+    run(new OfficeCommand.Tick()); // whoever waits goes by what is decided now
     showEverything();
     ruleEnds.await();
+  }
+
+  private void ruleEnded() {
+    showEverything();
+    listeners.forEach(each -> Deriving.guarded("tell of a rule's end at", now, each::ruleEnded));
   }
 
   private void showEverything() {
@@ -154,9 +163,7 @@ public class ExchangeLoop implements SmartLifecycle {
    */
   public CompletableFuture<Void> settled() {
     CompletableFuture<Void> settled = new CompletableFuture<>();
-    Batch.Derived nothing = new Batch.Derived(List.of(), () -> {});
-    Runnable written = () -> post(() -> settled.complete(null));
-    writer.add(new Batch(List.of(), CompletableFuture.completedFuture(nothing), written));
+    writer.add(Batch.nothing(() -> post(() -> settled.complete(null))));
     return settled;
   }
 
@@ -217,6 +224,7 @@ public class ExchangeLoop implements SmartLifecycle {
     for (ExchangeEvent event : journal.unended()) {
       takeUp(event);
     }
+    facts.takeUp(exchange.state());
     writer.left(seq).forEach(this::takeUpUnwritten);
     deriving.everything().run();
     moveTo(clock.instant());
@@ -236,10 +244,11 @@ public class ExchangeLoop implements SmartLifecycle {
 
   /** What an earlier run had to leave unwritten leads to the same history now. */
   private void takeUpUnwritten(Batch.Entry entry) {
+    List<Fact> counted = facts.follow(entry.event(), exchange.state());
     CallRecords.Entries entries = takeUp(entry.event());
     seq = entry.seq();
     Batch.Derived derived =
-        new Batch.Derived(entries == null ? List.of() : List.of(entries), () -> {});
+        new Batch.Derived(entries == null ? List.of() : List.of(entries), counted, () -> {});
     writer.add(new Batch(List.of(entry), CompletableFuture.completedFuture(derived), () -> {}));
   }
 
@@ -353,7 +362,7 @@ public class ExchangeLoop implements SmartLifecycle {
     try {
       derived.complete(deriving.from(accepted.events(), this::applied, told));
     } finally {
-      derived.complete(new Batch.Derived(List.of(), () -> {})); // nothing more, if it has failed
+      derived.complete(Batch.Derived.shown(() -> {})); // nothing more, if it has failed
     }
   }
 

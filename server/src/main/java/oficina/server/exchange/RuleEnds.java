@@ -10,17 +10,17 @@ import org.jspecify.annotations.Nullable;
  */
 final class RuleEnds {
   private final ExchangeLoop loop;
-  private final Runnable show;
+  private final Runnable tell;
 
-  /** When everything is to be shown anew; null when no rule ends. */
+  /** When that is told next; null when no rule ends. */
   private @Nullable Instant next;
 
   /**
-   * @param show shows everything anew
+   * @param tell has whatever follows from rules shown anew
    */
-  RuleEnds(ExchangeLoop loop, Runnable show) {
+  RuleEnds(ExchangeLoop loop, Runnable tell) {
     this.loop = loop;
-    this.show = show;
+    this.tell = tell;
   }
 
   /** Looks when the next one ends: when the exchange begins, and when rules have changed. */
@@ -35,7 +35,7 @@ final class RuleEnds {
 
   private void ended() {
     next = null;
-    show.run();
+    tell.run();
     await();
   }
 }

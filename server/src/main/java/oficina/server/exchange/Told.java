@@ -1,10 +1,12 @@
 package oficina.server.exchange;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.events.ExchangeEvent;
+import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
 import org.jspecify.annotations.Nullable;
@@ -29,23 +31,45 @@ public record Told(ExchangeEvent event, List<Touched> calls) {
     return calls.isEmpty() ? null : calls.get(0).after();
   }
 
-  /** Applies an event and notes what became of the calls it touches. */
-  static Told of(ExchangeEvent event, ExchangeState state, Runnable apply) {
-    List<CallId> ids =
-        Stream.of(event.inCall() == null ? null : event.inCall().value(), event.changesToo())
-            .filter(id -> id != null)
-            .map(CallId::new)
-            .toList();
-    List<@Nullable Call> before = new ArrayList<>();
-    ids.forEach(id -> before.add(state.call(id)));
-    apply.run();
-    List<Touched> touched = new ArrayList<>();
-    for (int i = 0; i < ids.size(); i++) {
-      Call after = state.call(ids.get(i));
-      if (before.get(i) != null || after != null) { // a wish is no call
-        touched.add(new Touched(ids.get(i), before.get(i), after));
+  /** Everybody of the office who has to do with it, or had until then. */
+  public Set<PersonId> people() {
+    Set<PersonId> people = new LinkedHashSet<>();
+    for (Touched call : calls) {
+      if (call.before() != null) {
+        people.addAll(call.before().employees());
+      }
+      if (call.after() != null) {
+        people.addAll(call.after().employees());
       }
     }
+    if (event.deviceOf() != null) {
+      people.add(event.deviceOf());
+    }
+    if (event.statusOf() != null) {
+      people.add(event.statusOf());
+    }
+    return people;
+  }
+
+  /** Applies an event and notes what became of the calls it touches. */
+  static Told of(ExchangeEvent event, ExchangeState state, Runnable apply) {
+    CallId own = event.inCall();
+    CallId other = event.changesToo() == null ? null : new CallId(event.changesToo());
+    Call ownBefore = own == null ? null : state.call(own);
+    Call otherBefore = other == null ? null : state.call(other);
+    apply.run();
+    List<Touched> touched = new ArrayList<>(2);
+    touch(own, ownBefore, state, touched);
+    touch(other, otherBefore, state, touched);
     return new Told(event, touched);
+  }
+
+  /** A wish and a device have names too, and are no calls. */
+  private static void touch(
+      @Nullable CallId id, @Nullable Call before, ExchangeState state, List<Touched> touched) {
+    Call after = id == null ? null : state.call(id);
+    if (before != null || after != null) {
+      touched.add(new Touched(id, before, after));
+    }
   }
 }

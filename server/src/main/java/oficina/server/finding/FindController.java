@@ -10,6 +10,7 @@ import oficina.core.finding.Familiarity;
 import oficina.core.finding.Finder;
 import oficina.core.finding.Match;
 import oficina.core.numbers.Dialled;
+import oficina.core.people.Group;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.server.cards.ContactViews;
@@ -22,6 +23,8 @@ import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
 import oficina.server.people.PersonView;
+import oficina.server.queues.QueueBoard;
+import oficina.server.queues.QueueFigures;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,6 +42,7 @@ class FindController {
   private final Contacts contacts;
   private final ContactViews cards;
   private final Familiars familiars;
+  private final QueueBoard queues;
 
   FindController(
       OfficeData office,
@@ -46,13 +50,15 @@ class FindController {
       Parties parties,
       Contacts contacts,
       ContactViews cards,
-      Familiars familiars) {
+      Familiars familiars,
+      QueueBoard queues) {
     this.office = office;
     this.desks = desks;
     this.parties = parties;
     this.contacts = contacts;
     this.cards = cards;
     this.familiars = familiars;
+    this.queues = queues;
   }
 
   /**
@@ -60,12 +66,14 @@ class FindController {
    *
    * @param known people and contacts, best first
    * @param group a group with the typed extension or a name that begins so
+   * @param queue how it stands there when that group keeps callers
    * @param slot the park slot with the typed number
    * @param dials how the text would be dialled: of several numbers each; empty when it is none
    */
   record Found(
       List<Known> known,
       @Schema(nullable = true) @Nullable PartyView group,
+      @Schema(nullable = true) @Nullable QueueFigures queue,
       @Schema(nullable = true) @Nullable SlotView slot,
       List<Dial> dials) {}
 
@@ -101,9 +109,11 @@ class FindController {
     Dialled dialled = office.plan().interpret(text);
     String wanted = text.length() > 100 ? "" : text;
     String extension = dialled.extension();
+    Group group = group(extension == null ? wanted : extension);
     return new Found(
         known(wanted, extension, me.id()),
-        group(extension == null ? wanted : extension, me.id()),
+        group == null ? null : parties.view(new Party.Members(group.id()), me.id()),
+        group == null ? null : queues.figures(group.id()),
         desks.slot(wanted.strip(), me.id()),
         dials(text, dialled, me.id()));
   }
@@ -128,7 +138,7 @@ class FindController {
         : new Known(desks.person(match.person().id()), null);
   }
 
-  private @Nullable PartyView group(String text, PersonId me) {
+  private @Nullable Group group(String text) {
     String wanted = text.strip().toLowerCase(Locale.ROOT);
     return office.directory().groups().stream()
         .filter(
@@ -136,7 +146,6 @@ class FindController {
                 group.extension().equals(wanted)
                     || (wanted.length() > 1
                         && group.name().toLowerCase(Locale.ROOT).startsWith(wanted)))
-        .map(group -> parties.view(new Party.Members(group.id()), me))
         .findFirst()
         .orElse(null);
   }

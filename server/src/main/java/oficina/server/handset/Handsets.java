@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
-import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
 import oficina.core.commands.Command;
@@ -20,7 +19,6 @@ import oficina.core.handset.Effect;
 import oficina.core.handset.Key;
 import oficina.core.handset.Wish;
 import oficina.core.people.PersonId;
-import oficina.core.state.Connection;
 import oficina.core.state.Device;
 import oficina.core.state.ExchangeState;
 import oficina.server.contacts.Contacts;
@@ -167,13 +165,9 @@ public class Handsets implements ExchangeListener {
 
   private boolean onCall(Plugged there) {
     ExchangeState state = loop.state();
-    for (CallId id : state.inHand(there.holder)) {
-      Connection mine = state.call(id).of(there.holder);
-      if (there.device().equals(mine.device())) {
-        return true;
-      }
-    }
-    return false;
+    return state.inHand(there.holder).stream()
+        .map(call -> state.call(call).of(there.holder).device())
+        .anyMatch(there.device()::equals);
   }
 
   /** A key of it is pressed. Only from the exchange's thread. */
@@ -360,6 +354,11 @@ public class Handsets implements ExchangeListener {
     showSoon(each -> each.concernedBy(concerned));
   }
 
+  @Override
+  public void ruleEnded() {
+    showSoon(each -> true);
+  }
+
   /** Whoever is no longer of the office has no telephone, and none that is lent to them. */
   private void officeChanged() {
     for (Plugged each : all()) {
@@ -382,7 +381,7 @@ public class Handsets implements ExchangeListener {
   public void takenUp(ExchangeState state) {
     for (PersonId person : state.reachable()) {
       for (Device device : state.devices(person)) {
-        if (Plugged.ownerOf(device.id()) != null) {
+        if (device.id().telephoneOwner() != null) {
           loop.later(AFTER_A_RESTART, () -> goneSince(person, device.id()));
         }
       }

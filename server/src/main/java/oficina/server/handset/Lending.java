@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import oficina.core.call.DeviceId;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Permissions;
 import oficina.core.decision.Refusal;
@@ -191,7 +192,7 @@ class Lending {
   /** Has the exchange know whose it is from now on; refused while somebody is on a call at it. */
   private void passOn(PersonId owner, PersonId from, PersonId to) {
     if (!from.equals(to)) {
-      commands.carryOut(new OfficeCommand.LendDevice(Plugged.device(owner), from, to));
+      commands.carryOut(new OfficeCommand.LendDevice(DeviceId.telephoneOf(owner), from, to));
     }
   }
 
@@ -219,7 +220,7 @@ class Lending {
                 () ->
                     loop.state().devices(holder).stream()
                         .map(Device::id)
-                        .anyMatch(Plugged.device(owner)::equals)));
+                        .anyMatch(DeviceId.telephoneOf(owner)::equals)));
     if (there) {
       passOn(owner, holder, owner);
     }

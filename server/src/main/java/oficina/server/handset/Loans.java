@@ -31,7 +31,7 @@ class Loans implements DeviceGuard {
   /** Nobody drives a telephone that is not theirs now. */
   @Override
   public boolean mayUse(PersonId person, DeviceId device) {
-    PersonId owner = Plugged.ownerOf(device);
+    PersonId owner = device.telephoneOwner();
     return owner == null || holder(owner).equals(person);
   }
 

@@ -8,6 +8,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import oficina.core.call.DeviceId;
 import oficina.core.people.PersonId;
 import oficina.server.OficinaProperties;
 import oficina.server.calls.Commands;
@@ -115,7 +116,7 @@ class PhoneController {
   private PhoneView view(PersonId owner) {
     Loan loan = loans.of(owner);
     return new PhoneView(
-        Plugged.device(owner).value(),
+        DeviceId.telephoneOf(owner).value(),
         owner.value(),
         office.now().nameOf(owner),
         office.person(owner).extension(),

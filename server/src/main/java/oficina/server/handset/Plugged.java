@@ -29,9 +29,6 @@ import org.jspecify.annotations.Nullable;
 
 /** A telephone that is plugged in. On the exchange's thread, but for where its sound is. */
 final class Plugged implements Surroundings {
-  /** How the exchange names telephones, with the owner behind it. */
-  private static final String DEVICE = "phone-";
-
   private static final int MOST_FOUND = 8;
 
   final PersonId owner;
@@ -60,20 +57,8 @@ final class Plugged implements Surroundings {
     telephone = new Telephone(device(), this);
   }
 
-  /** By which the exchange knows the telephone of this person. */
-  static DeviceId device(PersonId owner) {
-    return new DeviceId(DEVICE + owner);
-  }
-
-  /** Whose telephone this device is by itself; null when it is none. */
-  static @Nullable PersonId ownerOf(DeviceId device) {
-    String name = device.value();
-    String number = name.startsWith(DEVICE) ? name.substring(DEVICE.length()) : "";
-    return number.matches("[0-9]{1,18}") ? new PersonId(Long.parseLong(number)) : null;
-  }
-
   DeviceId device() {
-    return device(owner);
+    return DeviceId.telephoneOf(owner);
   }
 
   EndId.Device end() {

@@ -3,6 +3,7 @@ package oficina.server.journal;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import oficina.core.events.ExchangeEvent;
+import oficina.core.figures.Fact;
 import oficina.core.history.CallRecords;
 import org.jspecify.annotations.Nullable;
 
@@ -32,13 +33,24 @@ public record Batch(List<Entry> entries, CompletableFuture<Derived> derived, Run
    * What follows from the events.
    *
    * @param history entries that are new or have changed; written together with the events
+   * @param facts what is kept of lines that keep callers; written together with the events
    * @param tell shows everybody concerned how things are now
    */
-  public record Derived(List<CallRecords.Entries> history, Runnable tell) {}
+  public record Derived(List<CallRecords.Entries> history, List<Fact> facts, Runnable tell) {
+    /** Nothing but something to be shown. */
+    public static Derived shown(Runnable tell) {
+      return new Derived(List.of(), List.of(), tell);
+    }
+  }
 
   /** Something that is only to be shown. */
   public static Batch onlyShown(Runnable tell) {
-    return new Batch(
-        List.of(), CompletableFuture.completedFuture(new Derived(List.of(), tell)), () -> {});
+    return new Batch(List.of(), CompletableFuture.completedFuture(Derived.shown(tell)), () -> {});
+  }
+
+  /** Nothing, for whoever wants to know when all before it is written. */
+  public static Batch nothing(Runnable written) {
+    Derived nothing = Derived.shown(() -> {});
+    return new Batch(List.of(), CompletableFuture.completedFuture(nothing), written);
   }
 }

@@ -8,7 +8,9 @@ import oficina.core.events.CallBackEvent;
 import oficina.core.events.DeviceEvent;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.MachineEvent;
+import oficina.core.events.MemberEvent;
 import oficina.core.events.PhoneEvent;
+import oficina.core.events.QueueEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.StatusEvent;
 import oficina.core.events.TalkEvent;
@@ -61,7 +63,14 @@ enum EventKind {
   ROUTED("Routed", 1, ReachEvent.Routed.class),
   BLOCKED("Blocked", 1, ReachEvent.Blocked.class),
   STATUS_SET("StatusSet", 1, StatusEvent.StatusSet.class),
-  STATUS_OVER("StatusOver", 1, StatusEvent.StatusOver.class);
+  STATUS_OVER("StatusOver", 1, StatusEvent.StatusOver.class),
+  QUEUED("Queued", 1, QueueEvent.Queued.class),
+  WIDENED("Widened", 1, QueueEvent.Widened.class),
+  PLACE_KEPT("PlaceKept", 1, QueueEvent.PlaceKept.class),
+  RESTED("Rested", 1, MemberEvent.Rested.class),
+  TOOK_PART("TookPart", 1, MemberEvent.TookPart.class),
+  FINISHING_BEGAN("FinishingBegan", 1, MemberEvent.FinishingBegan.class),
+  FINISHING_ENDED("FinishingEnded", 1, MemberEvent.FinishingEnded.class);
 
   private static final Map<String, EventKind> BY_NAME =
       Arrays.stream(values()).collect(Collectors.toMap(EventKind::stored, Function.identity()));
@@ -313,6 +322,41 @@ enum EventKind {
     @Override
     public EventKind of(StatusEvent.StatusOver event) {
       return STATUS_OVER;
+    }
+
+    @Override
+    public EventKind of(QueueEvent.Queued event) {
+      return QUEUED;
+    }
+
+    @Override
+    public EventKind of(QueueEvent.PlaceKept event) {
+      return PLACE_KEPT;
+    }
+
+    @Override
+    public EventKind of(QueueEvent.Widened event) {
+      return WIDENED;
+    }
+
+    @Override
+    public EventKind of(MemberEvent.Rested event) {
+      return RESTED;
+    }
+
+    @Override
+    public EventKind of(MemberEvent.TookPart event) {
+      return TOOK_PART;
+    }
+
+    @Override
+    public EventKind of(MemberEvent.FinishingBegan event) {
+      return FINISHING_BEGAN;
+    }
+
+    @Override
+    public EventKind of(MemberEvent.FinishingEnded event) {
+      return FINISHING_ENDED;
     }
   }
 }

@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import oficina.core.events.ExchangeEvent;
+import oficina.core.figures.Fact;
 import oficina.core.history.CallRecords;
 import oficina.server.database.JournalDatabase;
+import oficina.server.figures.FactStore;
 import oficina.server.history.HistoryWritingStore;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -29,15 +31,21 @@ public class JournalStore {
   private final JdbcTemplate jdbc;
   private final JdbcTemplate patient;
   private final HistoryWritingStore history;
+  private final FactStore facts;
 
   /**
    * @param patient for what is read once, at the start, and may take its time
    */
-  JournalStore(JournalDatabase database, JdbcTemplate patient, HistoryWritingStore history) {
+  JournalStore(
+      JournalDatabase database,
+      JdbcTemplate patient,
+      HistoryWritingStore history,
+      FactStore facts) {
     this.database = database;
     this.jdbc = database.jdbc();
     this.patient = patient;
     this.history = history;
+    this.facts = facts;
   }
 
   /**
@@ -46,11 +54,13 @@ public class JournalStore {
    * @throws org.springframework.dao.DataIntegrityViolationException when the database refuses one
    *     of the events, or has another one in its place
    */
-  public void append(List<Batch.Entry> entries, List<CallRecords.Entries> derived) {
-    database.inTransaction(() -> write(entries, derived));
+  public void append(
+      List<Batch.Entry> entries, List<CallRecords.Entries> derived, List<Fact> kept) {
+    database.inTransaction(() -> write(entries, derived, kept));
   }
 
-  private void write(List<Batch.Entry> entries, List<CallRecords.Entries> derived) {
+  private void write(
+      List<Batch.Entry> entries, List<CallRecords.Entries> derived, List<Fact> kept) {
     List<Object[]> rows = new ArrayList<>(entries.size());
     // A window may go and come again within one write: what counts is the last.
     Map<String, Object[]> begun = new LinkedHashMap<>();
@@ -87,6 +97,7 @@ public class JournalStore {
     open(List.copyOf(begun.values()));
     batch("delete from open_subject where subject = ?", List.copyOf(ended.values()));
     history.write(derived);
+    facts.write(kept);
   }
 
   /** In one statement: in a batch the driver would send each of them by itself. */

@@ -8,6 +8,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import oficina.core.figures.Fact;
 import oficina.core.history.CallRecords;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -223,12 +224,14 @@ public class JournalWriter {
   private void append(List<Batch> batches) {
     List<Batch.Entry> entries = new ArrayList<>();
     List<CallRecords.Entries> history = new ArrayList<>();
+    List<Fact> facts = new ArrayList<>();
     for (Batch batch : batches) {
       entries.addAll(batch.entries());
       history.addAll(batch.derived().join().history());
+      facts.addAll(batch.derived().join().facts());
     }
-    if (!entries.isEmpty() || !history.isEmpty()) {
-      journal.append(entries, history);
+    if (!entries.isEmpty() || !history.isEmpty() || !facts.isEmpty()) {
+      journal.append(entries, history, facts);
     }
   }
 
@@ -251,7 +254,7 @@ public class JournalWriter {
   /** An entry of the history that is refused must not keep its events back. */
   private void eventsAlone(Batch batch, DataAccessException why) {
     try {
-      journal.append(batch.entries(), List.of());
+      journal.append(batch.entries(), List.of(), List.of());
       LOG.error(
           "The history refused entries, which can be derived from the journal again: {}",
           batch.derived().join().history(),

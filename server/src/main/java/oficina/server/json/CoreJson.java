@@ -37,6 +37,7 @@ public final class CoreJson {
               new NamedType(Party.Mailbox.class, "Mailbox"),
               new NamedType(Party.Attendant.class, "Attendant"),
               new NamedType(Party.Welcome.class, "Welcome"),
+              new NamedType(Party.Queue.class, "Queue"),
               new NamedType(Way.To.class, "To"),
               new NamedType(Way.FrontDesk.class, "FrontDesk"),
               new NamedType(Way.WaitOn.class, "WaitOn"),

@@ -1,22 +1,24 @@
 package oficina.server.lines;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Map;
 import oficina.core.call.Party;
+import oficina.core.commands.OfficeCommand;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.rules.CallRules;
+import oficina.server.calls.Commands;
 import oficina.server.office.OfficeData;
-import oficina.server.office.OfficeStore;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
-import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
 import oficina.server.topics.Topic;
 import oficina.server.topics.Topics;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,16 +34,23 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/lines")
 class LineController {
   private final OfficeData office;
-  private final OfficeStore store;
+  private final Commands commands;
+  private final MemberStates members;
   private final Topics topics;
   private final MovableClock clock;
   private final Parties parties;
 
   LineController(
-      OfficeData office, OfficeStore store, Topics topics, MovableClock clock, Parties parties) {
+      OfficeData office,
+      Commands commands,
+      MemberStates members,
+      Topics topics,
+      MovableClock clock,
+      Parties parties) {
     this.parties = parties;
     this.office = office;
-    this.store = store;
+    this.commands = commands;
+    this.members = members;
     this.topics = topics;
     this.clock = clock;
   }
@@ -77,13 +86,12 @@ class LineController {
         group.name(),
         group.extension(),
         group.members().contains(me),
-        group.takingPart().contains(me),
+        takesPart(group, me),
         rules.open(office.now().directions().at(clock.instant())),
         group.members().stream()
             .map(
                 each ->
-                    new LineMember(
-                        each.value(), office.now().nameOf(each), !group.resting().contains(each)))
+                    new LineMember(each.value(), office.now().nameOf(each), takesPart(group, each)))
             .toList());
   }
 
@@ -95,7 +103,15 @@ class LineController {
         .toList();
   }
 
-  record TakingPart(boolean takesPart) {}
+  private boolean takesPart(Group group, PersonId person) {
+    return members.takesPart(person, group.id());
+  }
+
+  /**
+   * @param reason for resting, from the office's list; absent for none
+   */
+  record TakingPart(
+      boolean takesPart, @Schema(nullable = true) @Size(max = 60) @Nullable String reason) {}
 
   /** Take part in a line from now on, or rest. */
   @PutMapping("/{id}/part")
@@ -104,13 +120,19 @@ class LineController {
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
       @Valid @RequestBody TakingPart part) {
-    GroupId line = new GroupId(id);
-    boolean member =
-        office.directory().group(line).map(each -> each.members().contains(me.id())).orElse(false);
-    if (!member) {
-      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_LINE", Map.of());
-    }
-    office.change(() -> store.takesPart(line, me.id(), part.takesPart()));
+    takePart(me.id(), new GroupId(id), part);
+  }
+
+  /** Take part in all of one's lines, or rest. */
+  @PutMapping("/part")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void part(@AuthenticationPrincipal Employee me, @Valid @RequestBody TakingPart part) {
+    takePart(me.id(), null, part);
+  }
+
+  private void takePart(PersonId me, @Nullable GroupId line, TakingPart part) {
+    String reason = part.reason() == null ? "" : part.reason().strip();
+    commands.carryOut(new OfficeCommand.TakePart(me, line, !part.takesPart(), reason, me));
     topics.tellAll(Topic.RULES);
   }
 }

@@ -9,10 +9,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Stream;
 import oficina.core.call.Party;
 import oficina.core.office.ParkSlot;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -22,6 +25,9 @@ import org.springframework.stereotype.Component;
 /** The invented office that a new database is filled with: Fennick Isles Ferries. */
 @Component
 public class DemoOffice {
+  /** Numbers of teams are lower. */
+  private static final long FIRST_QUEUE = 101;
+
   /** Everybody's password until they change it. */
   public static final String PASSWORD = "harbour-light";
 
@@ -85,6 +91,21 @@ public class DemoOffice {
       }
     }
     read("people.csv").forEach(person -> delegates(person, ids));
+    long line = FIRST_QUEUE;
+    for (CSVRecord queue : read("queues.csv")) {
+      queue(line++, queue, ids);
+    }
+  }
+
+  /** A line that keeps callers, whose members belong to teams of their own besides. */
+  private void queue(long id, CSVRecord queue, Map<String, PersonId> ids) {
+    store.addGroup(id, queue.get("name"), queue.get("extension"), queue.get("number"));
+    int position = 0;
+    for (String member : queue.get("members").split(" ")) {
+      store.addMember(id, ids.get(member), ++position);
+    }
+    Set<PersonId> leads = Set.of(ids.get(queue.get("leads")));
+    directions.keep(new GroupId(id), Queue.DEFAULT.ledBy(leads));
   }
 
   /** A meeting room is somebody whom a few may act for, at the telephone that stands in it. */

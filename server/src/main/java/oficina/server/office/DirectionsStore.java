@@ -10,9 +10,12 @@ import oficina.core.blocking.Block;
 import oficina.core.blocking.BlockList;
 import oficina.core.call.Owner;
 import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Directions;
 import oficina.core.office.Directions.CallerBook;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Opening;
 import oficina.core.rules.Timetable;
@@ -51,8 +54,44 @@ public class DirectionsStore {
             hours == null ? null : CoreJson.JSON.readValue(hours, Timetable.class),
             holidays(),
             zone),
-        (number, viewer) -> book.companies(number, viewer),
+        new LateBook(),
+        queues(),
         Boolean.parseBoolean(set.get(SHOWS_CALLER)));
+  }
+
+  /** Asks whoever knows by then. */
+  private final class LateBook implements CallerBook {
+    @Override
+    public Set<String> companies(PhoneNumber number, @Nullable PersonId viewer) {
+      return book.companies(number, viewer);
+    }
+
+    @Override
+    public Set<String> tags(PhoneNumber number) {
+      return book.tags(number);
+    }
+  }
+
+  private Map<GroupId, Queue> queues() {
+    Map<GroupId, Queue> queues = new HashMap<>();
+    jdbc.sql("select group_id, body from queue")
+        .query(
+            row -> {
+              queues.put(
+                  new GroupId(row.getLong("group_id")),
+                  CoreJson.JSON.readValue(row.getString("body"), Queue.class));
+            });
+    return queues;
+  }
+
+  /** Has a line keep callers so; null for it to keep none. */
+  public void keep(GroupId line, @Nullable Queue queue) {
+    jdbc.sql("delete from queue where group_id = ?").param(line.value()).update();
+    if (queue != null) {
+      jdbc.sql("insert into queue (group_id, body) values (?, ?)")
+          .params(line.value(), CoreJson.JSON.writeValueAsString(queue))
+          .update();
+    }
   }
 
   private Map<Party, CallRules> rules() {

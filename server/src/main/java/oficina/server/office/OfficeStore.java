@@ -4,11 +4,9 @@ import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Office;
@@ -87,10 +85,9 @@ public class OfficeStore {
 
   private List<Group> groups() {
     Map<Long, List<PersonId>> members = new HashMap<>();
-    Map<Long, Set<PersonId>> resting = new HashMap<>();
     jdbc.sql(
             """
-            select m.group_id, m.person_id, m.resting from group_member m
+            select m.group_id, m.person_id from group_member m
             join person p on p.id = m.person_id and not p.has_left order by m.position
             """)
         .query(
@@ -98,11 +95,6 @@ public class OfficeStore {
               members
                   .computeIfAbsent(row.getLong("group_id"), g -> new ArrayList<>())
                   .add(new PersonId(row.getLong("person_id")));
-              if (row.getBoolean("resting")) {
-                resting
-                    .computeIfAbsent(row.getLong("group_id"), g -> new HashSet<>())
-                    .add(new PersonId(row.getLong("person_id")));
-              }
             });
     return jdbc.sql("select * from ring_group order by position")
         .query(
@@ -114,16 +106,22 @@ public class OfficeStore {
                     number(row.getString("number")),
                     members.getOrDefault(row.getLong("id"), List.of()),
                     Duration.ofSeconds(row.getInt("ring_seconds")),
-                    row.getBoolean("mailbox"),
-                    resting.getOrDefault(row.getLong("id"), Set.of())))
+                    row.getBoolean("mailbox")))
         .list();
   }
 
-  /** Whether somebody takes part in a group, or rests. */
-  public void takesPart(GroupId group, PersonId person, boolean takesPart) {
-    jdbc.sql("update group_member set resting = ? where group_id = ? and person_id = ?")
-        .params(!takesPart, group.value(), person.value())
-        .update();
+  /** Who rested by an earlier version, for which lines; after this nobody does. */
+  public Map<PersonId, List<GroupId>> takeFormerRests() {
+    Map<PersonId, List<GroupId>> rests = new HashMap<>();
+    jdbc.sql("select group_id, person_id from group_member where resting")
+        .query(
+            row -> {
+              rests
+                  .computeIfAbsent(new PersonId(row.getLong("person_id")), p -> new ArrayList<>())
+                  .add(new GroupId(row.getLong("group_id")));
+            });
+    jdbc.sql("update group_member set resting = false where resting").update();
+    return rests;
   }
 
   private static @Nullable PhoneNumber number(@Nullable String e164) {
@@ -151,6 +149,13 @@ public class OfficeStore {
   void addParkSlot(int position, ParkSlot slot) {
     jdbc.sql("insert into park_slot (number, label, position) values (?, ?, ?)")
         .params(slot.number(), slot.label(), position)
+        .update();
+  }
+
+  /** Gives the slot with this number this label. */
+  public void label(ParkSlot slot) {
+    jdbc.sql("update park_slot set label = ? where number = ?")
+        .params(slot.label(), slot.number())
         .update();
   }
 

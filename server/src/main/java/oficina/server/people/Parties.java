@@ -185,6 +185,11 @@ public class Parties {
     }
 
     @Override
+    public String of(Party.Queue party) {
+      return name(new Party.Members(party.line()));
+    }
+
+    @Override
     public String of(Party.Attendant party) {
       String extension = office.settings().voicemail().extension();
       return extension == null ? "" : extension;
@@ -247,6 +252,11 @@ public class Parties {
 
     @Override
     public PartyView of(Party.Welcome party) {
+      return of(new Party.Members(party.line()));
+    }
+
+    @Override
+    public PartyView of(Party.Queue party) {
       return of(new Party.Members(party.line()));
     }
 

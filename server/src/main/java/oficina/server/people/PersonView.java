@@ -68,8 +68,6 @@ public record PersonView(
    */
   public static PersonView of(
       Person person, Lamp lamp, Region region, @Nullable PartyView forwardedTo) {
-    // Whoever calls them does not reach them.
-    boolean elsewhere = forwardedTo != null && lamp.light() == Lamp.Light.FREE;
     return new PersonView(
         person.id().value(),
         person.name(),
@@ -78,7 +76,7 @@ public record PersonView(
         person.team(),
         person.site(),
         person.place().mail(),
-        elsewhere ? Lamp.Light.AWAY : lamp.light(),
+        lamp.light(),
         lamp.since(),
         StatusView.of(lamp.status()),
         ForwardedView.of(forwardedTo));

@@ -27,6 +27,7 @@ class NoticeViews {
     if (notice.waited() != null) {
       about.put("waited", Long.toString(notice.waited().toMillis()));
     }
-    return new NoticeView(notice.what().name(), about);
+    String call = notice.call() == null ? null : notice.call().value();
+    return new NoticeView(notice.what().name(), about, call);
   }
 }

@@ -95,7 +95,7 @@ class PushDoor implements HandshakeInterceptor {
       return UNNAMED;
     }
     String name = named.get(0);
-    if (name == null || !NAME.matcher(name).matches()) {
+    if (name == null || !NAME.matcher(name).matches() || !new DeviceId(name).isWindow()) {
       throw new Problem(HttpStatus.BAD_REQUEST, "FIELDS_WRONG", Map.of("fields", DEVICE));
     }
     return new DeviceId(name);

@@ -133,7 +133,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
 
   @Override
   public void toBeTold(PersonId to, String what, Map<String, String> about) {
-    tell(to, new NoticeView(what, about));
+    tell(to, new NoticeView(what, about, null));
   }
 
   void add(OpenPage page) {
@@ -211,6 +211,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
       case SERVICE -> service();
       case SPEAKING -> speaking(changes.page().person());
       case HISTORY,
+          QUEUES,
           TO_RETURN,
           VOICEMAIL,
           RECORDINGS,
@@ -218,6 +219,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
           FOLLOW_UPS,
           NOTES,
           SPEED_DIALS,
+          COLLEAGUES,
           RULES,
           DEVICES,
           OUTSIDE ->

@@ -8,6 +8,8 @@ import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.util.List;
 import oficina.core.office.Settings;
+import oficina.core.office.Settings.Announced;
+import oficina.core.office.Settings.Policy;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
 import oficina.server.passwords.Employee;
@@ -61,8 +63,8 @@ class RecordingPolicyController {
    * @param mayKeep whether people may keep recordings of theirs for longer
    */
   record RecordingPolicy(
-      Settings.@NotNull Policy policy,
-      Settings.@NotNull Announced announced,
+      @NotNull Policy policy,
+      @NotNull Announced announced,
       boolean emergencies,
       @Min(1) @Max(LONGEST_DAYS) int days,
       boolean mayRemove,

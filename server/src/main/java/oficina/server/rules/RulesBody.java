@@ -13,9 +13,10 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Set;
-import oficina.core.rules.Callers;
+import oficina.core.rules.Callers.Kind;
 import oficina.core.rules.Situation;
 import oficina.core.rules.Timetable;
+import oficina.core.rules.Timetable.OnHolidays;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -61,7 +62,7 @@ record RulesBody(
    * @param companies names of companies whose contacts are meant
    */
   record CallersBody(
-      Callers.@NotNull Kind kind,
+      @NotNull Kind kind,
       @NotNull @Size(max = 100) List<@NotNull Long> people,
       @NotNull @Size(max = 100) List<@NotNull @Size(min = 1, max = 40) String> numbers,
       @NotNull @Size(max = 50) List<@NotNull @Size(min = 1, max = 200) String> companies) {}
@@ -102,7 +103,7 @@ record RulesBody(
    */
   record Hours(
       @NotNull @Size(max = 20) List<@NotNull @Valid SpanBody> spans,
-      Timetable.@NotNull OnHolidays holidays,
+      @NotNull OnHolidays holidays,
       @Schema(nullable = true) @Nullable LocalDate first,
       @Schema(nullable = true) @Nullable LocalDate last) {
 

@@ -6,8 +6,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.call.CallId;
 import oficina.core.commands.CallCommand;
 import oficina.core.events.DeviceEvent;
-import oficina.core.events.ExchangeEvent;
-import oficina.core.events.FewEvents;
 import oficina.core.people.PersonId;
 import oficina.core.state.Connection;
 import oficina.core.state.ConnectionState;
@@ -21,7 +19,6 @@ import oficina.server.sound.EndId;
 import oficina.server.sound.SoundEnd;
 import oficina.server.sound.SoundEngine;
 import oficina.server.time.MovableClock;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -126,19 +123,8 @@ public class Softphones implements ExchangeListener {
 
   @Override
   public void happened(Told told) {
-    told.event()
-        .accept(
-            new FewEvents<@Nullable Void>() {
-              @Override
-              public @Nullable Void otherwise(ExchangeEvent other) {
-                return null;
-              }
-
-              @Override
-              public @Nullable Void of(DeviceEvent.DeviceWent e) {
-                disconnect(new EndId.Device(e.person(), e.device()));
-                return null;
-              }
-            });
+    if (told.event() instanceof DeviceEvent.DeviceWent e) {
+      disconnect(new EndId.Device(e.person(), e.device()));
+    }
   }
 }

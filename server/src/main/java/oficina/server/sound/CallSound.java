@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import oficina.core.call.CallId;
+import oficina.core.heard.Listening.Sound;
 import oficina.core.sound.Mixer;
 import oficina.core.sound.Pcm;
-import oficina.core.state.Listening.Sound;
 import oficina.core.tones.Tones;
 import org.jspecify.annotations.Nullable;
 

@@ -1,8 +1,8 @@
 package oficina.server.sound;
 
 import java.util.List;
+import oficina.core.heard.Listening.Sound;
 import oficina.core.people.PersonId;
-import oficina.core.state.Listening.Sound;
 import org.jspecify.annotations.Nullable;
 
 /**

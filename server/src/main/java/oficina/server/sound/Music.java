@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /** The music that waiting callers hear: the office's own, or the piece that ships. */
 @Component
-class Music {
+public class Music {
   private static final Logger LOG = LoggerFactory.getLogger(Music.class);
 
   private final HoldMusicStore store;
@@ -27,6 +27,13 @@ class Music {
       refresh();
     }
     return clip;
+  }
+
+  /**
+   * Writes the frame that is so many frames from the beginning; it begins again when it is over.
+   */
+  public void write(long frame, short[] out) {
+    clip().write(frame, out);
   }
 
   /** Whoever waits hears the new music at once. */

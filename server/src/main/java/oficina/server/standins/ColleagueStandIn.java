@@ -34,9 +34,6 @@ import org.jspecify.annotations.Nullable;
  * seconds and hangs up when all is said. On the exchange's thread.
  */
 final class ColleagueStandIn implements ExchangeListener {
-  /** The telephone on the desk; the pages know it by this name (see calls/howItCame.ts). */
-  static final DeviceId TELEPHONE = new DeviceId("stand-in");
-
   private static final Duration PAGES_ARE_BACK = Duration.ofSeconds(15);
 
   private final ExchangeLoop loop;
@@ -95,7 +92,7 @@ final class ColleagueStandIn implements ExchangeListener {
     @Override
     public @Nullable Void of(Established e) {
       Connection answered = after == null ? null : after.leg(e.leg());
-      if (answered != null && TELEPHONE.equals(answered.device())) {
+      if (answered != null && DeviceId.STAND_IN.equals(answered.device())) {
         PersonId person = answered.party().employee();
         speaks(person);
         long seconds = 100 + Math.floorMod(person.value() * 13, 60);
@@ -129,7 +126,7 @@ final class ColleagueStandIn implements ExchangeListener {
         if (connection.rings()) {
           // Longer than a page takes to connect again: whoever was there shall answer themselves.
           loop.later(PAGES_ARE_BACK, () -> answer(call.id(), person));
-        } else if (TELEPHONE.equals(connection.device())) {
+        } else if (DeviceId.STAND_IN.equals(connection.device())) {
           speaks(person);
           loop.later(PAGES_ARE_BACK.multipliedBy(2), () -> hangUp(call.id(), person, call.began()));
         }
@@ -140,24 +137,25 @@ final class ColleagueStandIn implements ExchangeListener {
   /** From the beginning, as somebody does who has just answered. */
   private void speaks(PersonId person) {
     engine.attach(
-        new EndId.Device(person, TELEPHONE),
+        new EndId.Device(person, DeviceId.STAND_IN),
         scripts.voice(Scripts.Role.COLLEAGUE, office.now().nameOf(person), null));
   }
 
   /** Whether somebody is there themselves: at a window, or at the telephone of this person. */
   private boolean isThere(PersonId person) {
-    return loop.state().devices(person).stream().anyMatch(each -> !each.id().equals(TELEPHONE));
+    return loop.state().devices(person).stream()
+        .anyMatch(each -> !each.id().equals(DeviceId.STAND_IN));
   }
 
   /** The telephone is there as long as its person is not. */
   private void comesOrGoes(PersonId person) {
     StandIn habit = office.standIn(person);
     if (habit == StandIn.NONE || isThere(person)) {
-      loop.run(new OfficeCommand.DeviceGoes(person, TELEPHONE));
+      loop.run(new OfficeCommand.DeviceGoes(person, DeviceId.STAND_IN));
     } else {
       loop.run(
           new OfficeCommand.DeviceComes(
-              person, TELEPHONE, DeviceKind.TELEPHONE, habit == StandIn.DESK));
+              person, DeviceId.STAND_IN, DeviceKind.TELEPHONE, habit == StandIn.DESK));
     }
   }
 
@@ -167,7 +165,7 @@ final class ColleagueStandIn implements ExchangeListener {
 
   private void answer(CallId call, PersonId person) {
     if (atDesk(person)) {
-      loop.run(new CallCommand.Answer(call, person, TELEPHONE));
+      loop.run(new CallCommand.Answer(call, person, DeviceId.STAND_IN));
     }
   }
 
@@ -176,7 +174,7 @@ final class ColleagueStandIn implements ExchangeListener {
     Call call = loop.state().call(id);
     Connection own = call == null ? null : call.of(person);
     if (own != null
-        && TELEPHONE.equals(own.device())
+        && DeviceId.STAND_IN.equals(own.device())
         && !isThere(person)
         && !own.since().isBefore(answered)) {
       loop.run(new CallCommand.Clear(id, person));

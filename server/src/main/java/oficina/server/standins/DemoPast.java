@@ -25,6 +25,8 @@ import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Decision;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.exchange.Exchange;
+import oficina.core.figures.Fact;
+import oficina.core.figures.Facts;
 import oficina.core.history.CallRecords;
 import oficina.core.history.Part;
 import oficina.core.people.CallerIdChoice;
@@ -42,7 +44,7 @@ import oficina.server.office.OfficeData;
  * their own, whose clock runs through those days, written as every call is.
  */
 final class DemoPast {
-  private static final DeviceId DEVICE = ColleagueStandIn.TELEPHONE;
+  private static final DeviceId DEVICE = DeviceId.STAND_IN;
   private static final int WORKING_DAYS = 5;
   private static final int CALLS_A_DAY = 70;
   private static final LocalTime OPENS = LocalTime.of(8, 0);
@@ -54,6 +56,8 @@ final class DemoPast {
   private final CallRecords records = new CallRecords();
   private final List<Batch.Entry> entries = new ArrayList<>();
   private final List<CallRecords.Entries> history = new ArrayList<>();
+  private final List<Fact> counted = new ArrayList<>();
+  private final Facts facts = new Facts();
   private final List<Subscriber> subscribers = Subscriber.all();
   private final Random random = new Random(1959);
   private final ZoneId zone;
@@ -81,7 +85,7 @@ final class DemoPast {
     everybody(person -> new OfficeCommand.DeviceComes(person, DEVICE, DeviceKind.TELEPHONE, true));
     days.forEach(this::day);
     everybody(person -> new OfficeCommand.DeviceGoes(person, DEVICE));
-    journal.append(entries, history);
+    journal.append(entries, history, counted);
   }
 
   /** Parts in which somebody spoke with an outsider whose number is known, latest first. */
@@ -217,6 +221,7 @@ final class DemoPast {
   private void run(Command command) {
     if (exchange.decide(command, now) instanceof Decision.Accepted accepted) {
       for (ExchangeEvent event : accepted.events()) {
+        counted.addAll(facts.follow(event, exchange.state()));
         exchange.apply(event);
         entries.add(new Batch.Entry(entries.size() + 1L, event));
         CallRecords.Entries written = records.follow(event, exchange.state()::call);

@@ -258,6 +258,20 @@ final class NetworkStandIn implements Trunk {
     changed(from);
   }
 
+  /** The subscriber has waited long enough for the office to answer. */
+  void givesUp(PhoneNumber from) {
+    callsOf(from).stream()
+        .filter(call -> !call.incoming && call.state != State.TALKING && !played(from))
+        .forEach(call -> office.clears(call.call));
+  }
+
+  /** The subscriber presses a key of those they are told while they wait. */
+  void pressesWaiting(PhoneNumber from, String key) {
+    callsOf(from).stream()
+        .filter(call -> call.takesKeys() && call.state != State.TALKING && !played(from))
+        .forEach(call -> presses(call, key));
+  }
+
   void answer(OutsideCall outside) {
     pickUp(outside);
   }

@@ -50,4 +50,9 @@ final class OutsideCall {
     state = next;
     since = at;
   }
+
+  /** Whether keys pressed here are heard: also by whatever plays music to a caller who waits. */
+  boolean takesKeys() {
+    return state == State.TALKING || (!incoming && state == State.CALLING);
+  }
 }

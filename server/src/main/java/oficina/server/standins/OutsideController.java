@@ -47,6 +47,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/outside")
 @ConditionalOnProperty("oficina.stand-ins")
 class OutsideController {
+  private static final int BIGGEST_RUSH = 30;
+
   private final ExchangeLoop loop;
   private final NetworkStandIn network;
   private final SubscriberVoices voices;
@@ -161,6 +163,25 @@ class OutsideController {
       throw new Problem(HttpStatus.FORBIDDEN, "NOT_ADMINISTRATOR");
     }
     doAtExchange(() -> callers.on(wanted.on()));
+  }
+
+  /**
+   * @param callers at most {@value #BIGGEST_RUSH}
+   */
+  record Rush(@NotNull @Size(max = 100) String to, int callers) {}
+
+  /** Have many subscribers call a number of the office, one shortly after the other. */
+  @PostMapping("/rush")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void rush(@AuthenticationPrincipal Employee me, @Valid @RequestBody Rush rush) {
+    if (!Permissions.maySwitchCallers(me.role())) {
+      throw new Problem(HttpStatus.FORBIDDEN, "NOT_ADMINISTRATOR");
+    }
+    if (rush.callers() < 1 || rush.callers() > BIGGEST_RUSH) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "RUSH_TOO_BIG");
+    }
+    PhoneNumber to = officeNumber(rush.to());
+    doAtExchange(() -> callers.rush(to, rush.callers()));
   }
 
   /** Play a subscriber: from now on they do only what this person has them do. */
@@ -287,7 +308,7 @@ class OutsideController {
     doAtExchange(
         () ->
             network.callsOf(played(me, number).number()).stream()
-                .filter(call -> call.state == OutsideCall.State.TALKING)
+                .filter(OutsideCall::takesKeys)
                 .findFirst()
                 .ifPresentOrElse(
                     call -> network.presses(call, keys.digits()), OutsideController::noSuchCall));

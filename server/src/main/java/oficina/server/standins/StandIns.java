@@ -2,7 +2,9 @@ package oficina.server.standins;
 
 import oficina.server.OficinaProperties;
 import oficina.server.contacts.Contacts;
+import oficina.server.demopast.QueuePast;
 import oficina.server.exchange.ExchangeLoop;
+import oficina.server.figures.FactStore;
 import oficina.server.followup.PromisedBefore;
 import oficina.server.journal.JournalStore;
 import oficina.server.mailboxes.LeftBefore;
@@ -51,6 +53,7 @@ class StandIns {
   InitializingBean demoPast(
       OfficeData office,
       JournalStore journal,
+      FactStore facts,
       MovableClock clock,
       Speaker speaker,
       LeftBefore messages,
@@ -62,6 +65,7 @@ class StandIns {
         new DemoContacts(office, contacts).add();
         DemoPast past = new DemoPast(office, journal);
         past.write(clock.instant());
+        new QueuePast(office.now(), facts).write(clock.instant());
         new DemoNotes(promised).add(past.spokenOutside(), clock.instant());
         new DemoMessages(office, speaker, messages).leave(clock.instant());
         new DemoRecordings(office, speaker, recordings).file(clock.instant());

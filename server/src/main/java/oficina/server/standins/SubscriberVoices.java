@@ -84,7 +84,10 @@ class SubscriberVoices {
     if (machine) {
       role = Scripts.Role.MENU;
     }
-    ScriptedVoice voice = scripts.voice(role, name, said);
+    // At one's own telephone one waits for somebody, and takes no ringing for the tone of a
+    // machine.
+    boolean waits = subscriber != null && subscriber.habit() == Habit.TAKES;
+    ScriptedVoice voice = scripts.voice(role, name, waits ? null : said);
     attach(call.call, new FarEnd(call.subscriber, name, machine, voice));
   }
 

@@ -12,10 +12,14 @@ public enum Topic {
   OTHERS_CALLS,
   /** What goes on at those of their shared lines at which something does. */
   LINES,
+  /** How it stands at the lines of theirs that keep callers. */
+  QUEUES,
   /** All park slots. */
   SHELF,
   /** Board. */
   PEOPLE,
+  /** The person has put colleagues into other groups of their own. */
+  COLLEAGUES,
   /** Things to be told once. */
   NOTICES,
   /** Service. */

@@ -118,7 +118,7 @@ class ExchangeLoopTest {
   @Test
   void outside_equipment_is_told_only_when_the_events_are_durable() throws Exception {
     CountDownLatch writing = new CountDownLatch(1);
-    doAnswer(call -> writing.await(30, TimeUnit.SECONDS)).when(store).append(any(), any());
+    doAnswer(call -> writing.await(30, TimeUnit.SECONDS)).when(store).append(any(), any(), any());
     listen(noting());
     CompletableFuture<Decision> answer = call();
     assertThat(told.poll(200, TimeUnit.MILLISECONDS)).isNull();

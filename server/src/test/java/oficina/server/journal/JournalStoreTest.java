@@ -38,7 +38,7 @@ class JournalStoreTest {
     for (ExchangeEvent event : events) {
       entries.add(new Batch.Entry(++seq, event));
     }
-    store.append(entries, List.of());
+    store.append(entries, List.of(), List.of());
   }
 
   /** The running exchange goes on where the journal ends. */
@@ -59,7 +59,8 @@ class JournalStoreTest {
     append(WENT, CAME);
     assertThat(store.unended().stream().filter(event -> event.subject().equals(CAME.subject())))
         .containsExactly(CAME);
-    assertThatThrownBy(() -> store.append(List.of(new Batch.Entry(seq, WENT)), List.of()))
+    assertThatThrownBy(
+            () -> store.append(List.of(new Batch.Entry(seq, WENT)), List.of(), List.of()))
         .as("another event in the same place is no repetition")
         .isInstanceOf(DataIntegrityViolationException.class);
     append(CAME, WENT);

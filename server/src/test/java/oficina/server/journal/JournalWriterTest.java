@@ -71,7 +71,7 @@ class JournalWriterTest {
               return null;
             })
         .when(store)
-        .append(any(), any());
+        .append(any(), any(), any());
     writer.onChange(states::add);
     writer.start();
   }
@@ -87,7 +87,7 @@ class JournalWriterTest {
   }
 
   private CountDownLatch add(long seq) {
-    return add(seq, new Derived(List.of(), () -> {}));
+    return add(seq, Derived.shown(() -> {}));
   }
 
   private CountDownLatch add(long seq, Derived derived) {
@@ -109,7 +109,7 @@ class JournalWriterTest {
   @Test
   void a_command_is_confirmed_only_when_its_events_are_written() throws Exception {
     CountDownLatch writing = new CountDownLatch(1);
-    doAnswer(call -> writing.await(5, TimeUnit.SECONDS)).when(store).append(any(), any());
+    doAnswer(call -> writing.await(5, TimeUnit.SECONDS)).when(store).append(any(), any(), any());
     CountDownLatch confirmed = add(1);
     assertThat(confirmed.await(100, TimeUnit.MILLISECONDS)).isFalse();
     writing.countDown();
@@ -126,7 +126,7 @@ class JournalWriterTest {
 
     away.set(false);
     assertThat(next()).isEqualTo(new JournalState(false, 0));
-    verify(store, timeout(30_000).atLeast(2)).append(written.capture(), any());
+    verify(store, timeout(30_000).atLeast(2)).append(written.capture(), any(), any());
     assertThat(written.getValue()).containsExactly(entry(1), entry(2));
   }
 
@@ -137,7 +137,7 @@ class JournalWriterTest {
     assertThat(next()).isEqualTo(new JournalState(true, 0));
     full.set(false);
     assertThat(next()).isEqualTo(new JournalState(false, 0));
-    verify(store, timeout(30_000).atLeast(2)).append(written.capture(), any());
+    verify(store, timeout(30_000).atLeast(2)).append(written.capture(), any(), any());
     assertThat(written.getValue()).containsExactly(entry(1));
   }
 
@@ -151,8 +151,8 @@ class JournalWriterTest {
     assertThat(next().behind()).isTrue();
     away.set(false);
     assertThat(next().behind()).isFalse();
-    verify(store, timeout(30_000).atLeastOnce()).append(List.of(entry(2)), List.of());
-    verify(store, never()).append(List.of(entry(1), entry(2)), List.of());
+    verify(store, timeout(30_000).atLeastOnce()).append(List.of(entry(2)), List.of(), List.of());
+    verify(store, never()).append(List.of(entry(1), entry(2)), List.of(), List.of());
   }
 
   @Test
@@ -184,9 +184,9 @@ class JournalWriterTest {
   void an_entry_of_the_history_that_the_database_refuses_keeps_no_event_back() throws Exception {
     doThrow(new DataIntegrityViolationException("too long"))
         .when(store)
-        .append(any(), argThat(history -> !history.isEmpty()));
-    assertThat(happens(add(1, new Derived(List.of(ENTRIES), () -> {})))).isTrue();
-    verify(store).append(List.of(entry(1)), List.of());
+        .append(any(), argThat(history -> !history.isEmpty()), any());
+    assertThat(happens(add(1, new Derived(List.of(ENTRIES), List.of(), () -> {})))).isTrue();
+    verify(store).append(List.of(entry(1)), List.of(), List.of());
     assertThat(next()).as("an error that is told").isEqualTo(new JournalState(false, 1));
   }
 
@@ -194,10 +194,10 @@ class JournalWriterTest {
   void an_event_that_the_database_refuses_is_told_and_keeps_no_other_back() throws Exception {
     doThrow(new DataIntegrityViolationException("duplicate"))
         .when(store)
-        .append(argThat(entries -> entries.contains(entry(1))), any());
+        .append(argThat(entries -> entries.contains(entry(1))), any(), any());
     assertThat(happens(add(1))).isTrue();
     assertThat(happens(add(2))).isTrue();
-    verify(store, timeout(30_000)).append(List.of(entry(2)), List.of());
+    verify(store, timeout(30_000)).append(List.of(entry(2)), List.of(), List.of());
     assertThat(next()).as("and not a database that is away").isEqualTo(new JournalState(false, 1));
   }
 
@@ -207,9 +207,9 @@ class JournalWriterTest {
         () -> {
           throw new IllegalStateException("a view that fails, on purpose");
         };
-    assertThat(happens(add(1, new Derived(List.of(), broken)))).isTrue();
+    assertThat(happens(add(1, Derived.shown(broken)))).isTrue();
     CountDownLatch shown = new CountDownLatch(1);
-    assertThat(happens(add(2, new Derived(List.of(), shown::countDown)))).isTrue();
+    assertThat(happens(add(2, Derived.shown(shown::countDown)))).isTrue();
     assertThat(happens(shown)).isTrue();
   }
 }

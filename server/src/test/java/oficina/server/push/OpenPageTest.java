@@ -92,7 +92,7 @@ class OpenPageTest {
   void half_a_surrogate_pair_from_wherever_is_sent_as_what_can_be_sent() {
     Pushes pushes = TestServer.get().bean(Pushes.class);
     OpenPage page = page(pushes::write);
-    page.tell(new NoticeView("MISSED", Map.of("name", "\ud800!")));
+    page.tell(new NoticeView("MISSED", Map.of("name", "\ud800!"), null));
     verify(remote).sendText(contains("\ufffd!"), any());
   }
 

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.heard.Listening.Sound;
 import oficina.core.people.PersonId;
 import oficina.core.sound.Pcm;
-import oficina.core.state.Listening.Sound;
 import oficina.server.softphone.CodecEnd;
 
 /** An engine with nothing around it, to be measured. */

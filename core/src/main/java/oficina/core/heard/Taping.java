@@ -1,6 +1,9 @@
-package oficina.core.state;
+package oficina.core.heard;
 
 import java.util.List;
+import oficina.core.state.Call;
+import oficina.core.state.Connection;
+import oficina.core.state.ConnectionState;
 import org.jspecify.annotations.Nullable;
 
 /**

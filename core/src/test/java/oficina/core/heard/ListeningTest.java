@@ -1,4 +1,4 @@
-package oficina.core.state;
+package oficina.core.heard;
 
 import static oficina.core.TestOffice.ADAEZE;
 import static oficina.core.TestOffice.BRAM;
@@ -11,7 +11,8 @@ import oficina.core.call.CallId;
 import oficina.core.commands.CallCommand;
 import oficina.core.commands.ConferenceCommand;
 import oficina.core.exchange.Scene;
-import oficina.core.state.Listening.Sound;
+import oficina.core.heard.Listening.Sound;
+import oficina.core.state.Connection;
 import org.junit.jupiter.api.Test;
 
 /** Who hears whom, by connections: two who withhold their numbers are not the same voice. */

@@ -1,9 +1,26 @@
 import { useLayoutEffect, useRef, type ReactNode } from 'react';
+import type { CallView } from '../api/types';
+import { activeCall } from '../calls/order';
+import { useCalls } from '../calls/store';
 
 const HEIGHT = '--foot';
 
-/** What stays at the foot of a narrow window, in reach of a thumb. In a wide one it stands where it is. */
-export function Foot({ children }: { children: ReactNode }) {
+interface Props {
+  /** Whose keys these are. */
+  of: CallView;
+  children: ReactNode;
+}
+
+/**
+ * The keys of the call one is on: in a narrow window at its foot, in reach of a thumb. Those of another call, which may
+ * have failed meanwhile, stand in its strip.
+ */
+export function Foot({ of, children }: Props) {
+  const atFoot = activeCall(useCalls())?.id === of.id;
+  return atFoot ? <AtFoot>{children}</AtFoot> : children;
+}
+
+function AtFoot({ children }: { children: ReactNode }) {
   const ref = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     const { style } = document.documentElement;

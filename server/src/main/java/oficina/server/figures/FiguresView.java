@@ -1,0 +1,57 @@
+package oficina.server.figures;
+
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * What a line that keeps callers has done on some days.
+ *
+ * @param within seconds within which calls ought to be answered
+ * @param percent how many of a hundred
+ * @param before the half hours of the same weekday a week before; empty for several days
+ */
+public record FiguresView(
+    LocalDate first,
+    LocalDate last,
+    long within,
+    int percent,
+    Totals totals,
+    List<HalfHour> halfHours,
+    List<HalfHour> before,
+    List<MemberFigures> members) {
+
+  /**
+   * All of it; times in seconds.
+   *
+   * @param offered how many came to wait, however short
+   * @param inTime how many were answered within the target
+   * @param longest the longest wait of all
+   * @param patience how long those had waited who gave up, on average
+   */
+  public record Totals(
+      long offered,
+      long answered,
+      long inTime,
+      long givenUp,
+      long sentOn,
+      long messages,
+      long calledBack,
+      long failed,
+      long meanWait,
+      long longest,
+      long patience,
+      long talk,
+      long finishing) {}
+
+  /**
+   * Calls that came in one half hour of the day.
+   *
+   * @param slot which: 0 begins at midnight
+   * @param later answered, but not within the target
+   * @param elsewhere sent on, or left a message
+   */
+  public record HalfHour(int slot, long inTime, long later, long givenUp, long elsewhere) {}
+
+  /** What one member has done; times in seconds. */
+  public record MemberFigures(long person, String name, long taken, long talked, long finishing) {}
+}

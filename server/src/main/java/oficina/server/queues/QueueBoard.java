@@ -1,0 +1,191 @@
+package oficina.server.queues;
+
+import java.time.Duration;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.events.ExchangeEvent;
+import oficina.core.events.MemberEvent;
+import oficina.core.figures.Staffing;
+import oficina.core.people.Group;
+import oficina.core.people.GroupId;
+import oficina.core.people.Person;
+import oficina.core.people.PersonId;
+import oficina.core.queueing.Member;
+import oficina.core.queueing.Queue;
+import oficina.core.seen.QueueUse;
+import oficina.core.state.Call;
+import oficina.core.state.ExchangeState;
+import oficina.server.calls.Commands;
+import oficina.server.exchange.ExchangeListener;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.exchange.Told;
+import oficina.server.exchange.Turn;
+import oficina.server.figures.HandlingTimes;
+import oficina.server.office.OfficeData;
+import oficina.server.topics.Topic;
+import oficina.server.topics.Topics;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * How it stands at each line that keeps callers, drawn up anew when something has happened there,
+ * however many look at it.
+ */
+@Component
+public class QueueBoard implements ExchangeListener {
+  private final OfficeData office;
+  private final ExchangeLoop loop;
+  private final Topics topics;
+  private final HandlingTimes times;
+  private final Map<GroupId, QueueUse> drawn = new ConcurrentHashMap<>();
+  private final Map<PersonId, Member.Finishing> finishing = new ConcurrentHashMap<>();
+
+  QueueBoard(OfficeData office, ExchangeLoop loop, Topics topics, HandlingTimes times) {
+    this.office = office;
+    this.loop = loop;
+    this.topics = topics;
+    this.times = times;
+    loop.listen(this);
+    office.onChange((before, after) -> loop.post(this::drawAll));
+  }
+
+  @Override
+  public Turn turn() {
+    return Turn.NOTES;
+  }
+
+  @Override
+  public void takenUp(ExchangeState state) {
+    for (Person person : office.directory().people()) {
+      note(person.id(), state.queues().member(person.id()).finishing());
+    }
+    drawAll();
+  }
+
+  @Override
+  public void applied(ExchangeEvent event) {
+    if (event instanceof MemberEvent of) {
+      note(of.person(), loop.state().queues().member(of.person()).finishing());
+    }
+  }
+
+  private void note(PersonId person, Member.@Nullable Finishing now) {
+    if (now == null) {
+      finishing.remove(person);
+    } else {
+      finishing.put(person, now);
+    }
+  }
+
+  /** What somebody still writes down after a call. */
+  Optional<Member.Finishing> finishing(PersonId person) {
+    return Optional.ofNullable(finishing.get(person));
+  }
+
+  @Override
+  public void happened(Told told) {
+    Set<GroupId> lines = new LinkedHashSet<>();
+    for (Told.Touched call : told.calls()) {
+      add(lines, call.before());
+      add(lines, call.after());
+    }
+    for (PersonId person : told.people()) {
+      lines.addAll(office.directory().groupsOf(person));
+    }
+    draw(lines);
+  }
+
+  private static void add(Set<GroupId> lines, @Nullable Call call) {
+    if (call != null && call.place() != null) {
+      lines.add(call.place().line());
+    }
+  }
+
+  private void drawAll() {
+    drawn.keySet().retainAll(queues().keySet());
+    draw(queues().keySet());
+  }
+
+  private Map<GroupId, Queue> queues() {
+    return office.now().directions().queues();
+  }
+
+  private void draw(Collection<GroupId> lines) {
+    for (GroupId line : lines) {
+      Group group = office.directory().group(line).orElse(null);
+      if (group == null || !queues().containsKey(line)) {
+        continue;
+      }
+      QueueUse now = QueueUse.of(group, loop.state());
+      if (!now.equals(drawn.put(line, now))) {
+        topics.tell(whoSee(group), Topic.QUEUES);
+      }
+    }
+  }
+
+  private Set<PersonId> whoSee(Group group) {
+    Set<PersonId> all = new LinkedHashSet<>(group.members());
+    all.addAll(queues().get(group.id()).leads());
+    return all;
+  }
+
+  /**
+   * How it stands at a line; null when it keeps no callers, or the server has just been started.
+   */
+  private @Nullable QueueUse at(GroupId line) {
+    return queues().containsKey(line) ? drawn.get(line) : null;
+  }
+
+  /** The same for whoever asks beside the exchange, and waits until it has been drawn up. */
+  QueueUse now(Group group) {
+    QueueUse known = at(group.id());
+    return known != null ? known : Commands.await(loop.ask(() -> QueueUse.of(group, loop.state())));
+  }
+
+  /** The same in figures, for whoever is about to send somebody there. */
+  public @Nullable QueueFigures figures(GroupId line) {
+    QueueUse now = at(line);
+    if (now == null) {
+      return null;
+    }
+    Duration expected = expectedWait(line, now.waiting().size() + 1);
+    return new QueueFigures(
+        now.waiting().size(),
+        now.free(),
+        now.longestSince(),
+        expected == null ? null : expected.toSeconds());
+  }
+
+  /** What a line has decided; null when it has just decided to keep no callers any more. */
+  @Nullable Queue queue(Group group) {
+    return queues().get(group.id());
+  }
+
+  /** Lines that keep callers, in the order of the directory. */
+  List<Group> lines() {
+    return office.directory().groups().stream()
+        .filter(group -> queues().containsKey(group.id()))
+        .toList();
+  }
+
+  /**
+   * How long somebody would wait at this place of a line; null as long as nobody knows how long
+   * calls take there.
+   *
+   * @param place from 1
+   */
+  public @Nullable Duration expectedWait(GroupId line, int place) {
+    QueueUse now = at(line);
+    Duration handling = times.of(line);
+    if (now == null || handling == null || now.serving() == 0) {
+      return null;
+    }
+    boolean atOnce = now.free() >= place;
+    return atOnce ? Duration.ZERO : Staffing.expectedWait(place, now.serving(), handling);
+  }
+}

@@ -1,0 +1,84 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Groups of colleagues are of whoever made them, and nobody else's. */
+@ExtendWith(TestServer.class)
+class ColleagueGroupsOverHttpTest {
+  private final Client lotte = Client.signedIn("lotte");
+  private final Client joss = Client.signedIn("joss");
+  private final long una =
+      Client.withoutPage(TestServer.get().address(), "una")
+          .get("/api/session")
+          .body()
+          .get("id")
+          .asLong();
+
+  @AfterEach
+  void end() {
+    put(List.of());
+    lotte.close();
+    joss.close();
+  }
+
+  private Client.Answer put(List<String> names) {
+    return lotte.put("/api/colleagues/" + una + "/groups", Map.of("names", names));
+  }
+
+  private static String groupsOf(Client client) {
+    return client.get("/api/colleagues/groups").body().toString();
+  }
+
+  @Test
+  void a_colleague_is_in_the_groups_that_were_said_last_and_only_their_maker_sees_them() {
+    assertThat(put(List.of("", "Pier", " Pier ")).status()).isEqualTo(204);
+    assertThat(groupsOf(lotte))
+        .isEqualTo(
+            "[{\"name\":\"\",\"people\":[%d]},{\"name\":\"Pier\",\"people\":[%d]}]"
+                .formatted(una, una));
+    assertThat(groupsOf(joss)).isEqualTo("[]");
+    put(List.of("Harbour"));
+    assertThat(groupsOf(lotte)).contains("Harbour").doesNotContain("Pier");
+  }
+
+  @Test
+  void names_that_differ_in_capitals_or_accents_alone_are_one_group() {
+    assertThat(put(List.of("Cafe", "cafe", "Café")).status()).isEqualTo(204);
+    assertThat(lotte.get("/api/colleagues/groups").body()).hasSize(1);
+    String contact =
+        lotte
+            .post(
+                "/api/contacts",
+                Map.of(
+                    "own",
+                    true,
+                    "card",
+                    ContactsOverHttpTest.card("Ana", "", List.of("07700 900201"))))
+            .body()
+            .get("row")
+            .get("id")
+            .asString();
+    assertThat(
+            lotte
+                .put(
+                    "/api/contacts/" + contact + "/groups",
+                    Map.of("names", List.of("Cafe", "cafe", "Café")))
+                .status())
+        .isEqualTo(204);
+    lotte.delete("/api/contacts/" + contact);
+  }
+
+  @Test
+  void whoever_is_not_of_the_office_and_names_without_end_are_refused() {
+    assertThat(lotte.put("/api/colleagues/987654/groups", Map.of("names", List.of(""))).status())
+        .isEqualTo(404);
+    assertThat(put(List.of("x".repeat(61))).status()).isEqualTo(422);
+    assertThat(groupsOf(lotte)).isEqualTo("[]");
+  }
+}

@@ -1,0 +1,240 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import oficina.core.people.Group;
+import oficina.server.Client.Answer;
+import oficina.server.office.OfficeData;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** A line that keeps callers, over HTTP: who waits, who serves, who may see and decide what. */
+@ExtendWith(TestServer.class)
+class QueuesOverHttpTest {
+  private static final String NUMBER = "0191 498 0120";
+  private static final String DOV = "/api/outside/subscribers/+441514960177";
+  private static final String MARISOL = "/api/outside/subscribers/+441134960148";
+
+  private final Group freight =
+      TestServer.get().bean(OfficeData.class).directory().groups().stream()
+          .filter(group -> group.name().equals("Freight"))
+          .findFirst()
+          .orElseThrow();
+  private final long line = freight.id().value();
+  private final String path = "/api/queues/" + line;
+  private final String kept = "/api/office/queues/" + line;
+
+  private final Client boss = Client.withoutPage(TestServer.get().address(), "mirela");
+  private final Client tomasz = Client.signedIn("tomasz");
+  private final Client stranger = Client.signedIn("joss");
+
+  @BeforeEach
+  void only_tomasz_takes_part() {
+    assertThat(boss.put(kept, settings()).status()).isEqualTo(204);
+    others().forEach(other -> assertThat(takePart(tomasz, other, false).status()).isEqualTo(204));
+    assertThat(stranger.put(DOV + "/player", Map.of()).status()).isEqualTo(204);
+    assertThat(stranger.put(MARISOL + "/player", Map.of()).status()).isEqualTo(204);
+  }
+
+  @AfterEach
+  void as_before() {
+    for (String each : List.of(DOV, MARISOL)) {
+      stranger.post(each + "/hang-up", Map.of());
+      stranger.delete(each + "/player");
+    }
+    tomasz.hangUp();
+    tomasz.post("/api/queues/finishing", Map.of());
+    tomasz.put("/api/lines/part", Map.of("takesPart", true, "reason", ""));
+    others().forEach(other -> takePart(tomasz, other, true));
+    boss.delete(kept);
+    List.of(boss, tomasz, stranger).forEach(Client::close);
+  }
+
+  private List<Long> others() {
+    return freight.members().stream().map(each -> each.value()).filter(id -> id != me()).toList();
+  }
+
+  private long me() {
+    return TestServer.get().bean(OfficeData.class).directory().people().stream()
+        .filter(person -> person.name().equals("Tomasz Brill"))
+        .mapToLong(person -> person.id().value())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private Map<String, Object> settings() {
+    Map<String, Object> settings = new HashMap<>();
+    settings.put("order", "LONGEST_IDLE");
+    settings.put("longestWait", 120);
+    settings.put("most", 5);
+    settings.put("finishing", 30);
+    settings.put("tellPlace", true);
+    settings.put("tellTime", true);
+    settings.put("every", 30);
+    settings.put("keep", true);
+    settings.put("message", true);
+    settings.put("elsewhere", false);
+    settings.put("within", 20);
+    settings.put("percent", 80);
+    settings.put("members", List.of(Map.of("person", me(), "leads", true, "asked", 0)));
+    settings.put("preferences", List.of(Map.of("why", "AGAIN_TODAY", "tag", "", "priority", 3)));
+    return settings;
+  }
+
+  private Answer takePart(Client who, long person, boolean takesPart) {
+    return who.put(
+        path + "/members/" + person, Map.of("takesPart", takesPart, "reason", "in a test"));
+  }
+
+  private Answer calls(String subscriber) {
+    return stranger.post(subscriber + "/calls", Map.of("to", NUMBER, "withheld", false));
+  }
+
+  private JsonNode queue() {
+    return tomasz.get("/api/queues").body().get("queues").get(0);
+  }
+
+  @Test
+  void whoever_waits_is_served_in_turn_and_counted() {
+    JsonNode before = figures().get("totals");
+    assertThat(calls(DOV).status()).isEqualTo(201);
+    JsonNode first = tomasz.awaitCall("RINGING");
+    assertThat(first.get("queued").get("line").asString()).isEqualTo("Freight");
+    assertThat(tomasz.service(first.get("id").asString(), "answer").status()).isEqualTo(204);
+    assertThat(calls(MARISOL).status()).isEqualTo(201);
+    JsonNode waits = queue().get("waiting").get(0);
+    assertThat(waits.get("rings").asBoolean()).isFalse();
+    assertThat(waits.get("who").get("number").asString()).isEqualTo("0113 496 0148");
+    assertThat(state(me())).isEqualTo("SERVING");
+
+    JsonNode found = stranger.get("/api/find?text=220").body().get("queue");
+    assertThat(found.get("waiting").asInt()).isEqualTo(1);
+    assertThat(found.get("free").asInt()).isZero();
+
+    tomasz.service(first.get("id").asString(), "clear");
+    tomasz.awaitNoCalls();
+    JsonNode finishing = tomasz.get("/api/queues").body().get("finishing");
+    assertThat(finishing.get("call").asString()).isEqualTo(first.get("id").asString());
+    assertThat(state(me())).isEqualTo("FINISHING");
+    assertThat(tomasz.post("/api/queues/finishing", Map.of("seconds", 60)).status()).isEqualTo(204);
+    assertThat(tomasz.post("/api/queues/finishing", Map.of("seconds", 1800)).code())
+        .isEqualTo("FINISHING_TOO_LONG");
+    assertThat(tomasz.post("/api/queues/finishing", Map.of()).status()).isEqualTo(204);
+    String second = tomasz.awaitCall("RINGING").get("id").asString();
+    tomasz.service(second, "answer");
+    tomasz.service(second, "clear");
+
+    JsonNode after = figures().get("totals");
+    assertThat(after.get("offered").asLong()).isEqualTo(before.get("offered").asLong() + 2);
+    assertThat(after.get("answered").asLong()).isEqualTo(before.get("answered").asLong() + 2);
+    assertThat(figures().get("members").toString()).contains("Tomasz Brill");
+    assertThat(new String(tomasz.bytes(path + "/figures/file" + today()).body()))
+        .startsWith("half_hour,in_time,later,given_up,elsewhere");
+  }
+
+  private String state(long person) {
+    List<String> states = new ArrayList<>();
+    for (JsonNode each : queue().get("members")) {
+      if (each.get("person").asLong() == person) {
+        states.add(each.get("state").asString());
+      }
+    }
+    return states.get(0);
+  }
+
+  private static String today() {
+    LocalDate today =
+        LocalDate.ofInstant(
+            TestServer.get().clock().instant(),
+            TestServer.get().bean(OfficeData.class).now().identity().zone());
+    return "?first=%s&last=%s".formatted(today, today);
+  }
+
+  private JsonNode figures() {
+    return tomasz.get(path + "/figures" + today()).body();
+  }
+
+  @Test
+  void strangers_see_and_decide_nothing_of_a_line() {
+    tomasz.put("/api/lines/" + line + "/part", Map.of("takesPart", false, "reason", "Lunch"));
+    assertThat(state(me())).isEqualTo("RESTS");
+    assertThat(stranger.get("/api/queues").body().get("queues")).isEmpty();
+    assertThat(stranger.get("/api/queues?all=true").code()).isEqualTo("NOT_ADMINISTRATOR");
+    assertThat(boss.get("/api/queues?all=true").body().get("queues")).isNotEmpty();
+    assertThat(stranger.get(path + "/figures" + today()).code()).isEqualTo("NO_SUCH_QUEUE");
+    assertThat(stranger.get(path + "/figures/file" + today()).code()).isEqualTo("NO_SUCH_QUEUE");
+    assertThat(stranger.get(path + "/figures/needed").code()).isEqualTo("NO_SUCH_QUEUE");
+    assertThat(stranger.get("/api/office/queues").status()).isEqualTo(403);
+    assertThat(stranger.put(kept, settings()).status()).isEqualTo(403);
+    assertThat(takePart(stranger, me(), true).code()).isEqualTo("NO_SUCH_LINE");
+    assertThat(
+            stranger
+                .put("/api/lines/" + line + "/part", Map.of("takesPart", true, "reason", ""))
+                .code())
+        .isEqualTo("NO_SUCH_LINE");
+    assertThat(tomasz.get(path + "/figures?first=2026-12-02&last=2026-12-01").code())
+        .isEqualTo("DAYS_NOT_IN_ORDER");
+  }
+
+  @Test
+  void who_leads_takes_a_caller_out_of_turn_and_what_others_try_is_refused() {
+    tomasz.put("/api/lines/" + line + "/part", Map.of("takesPart", false, "reason", ""));
+    takePart(tomasz, others().get(0), true);
+    takePart(tomasz, me(), true);
+    assertThat(calls(DOV).status()).isEqualTo(201);
+    JsonNode waits = queue().get("waiting").get(0);
+    String take = path + "/waiting/" + waits.get("call").asString();
+    assertThat(stranger.post(take + "/take", Map.of("device", "test")).code())
+        .isEqualTo("NO_SUCH_CALL");
+    assertThat(stranger.post(take + "/move", Map.of("to", 1)).code()).isEqualTo("NO_SUCH_CALL");
+    assertThat(tomasz.post(take + "/move", Map.of("to", 1)).code()).isEqualTo("NO_SUCH_LINE");
+    assertThat(tomasz.post(take + "/take", Map.of("device", "test")).status()).isEqualTo(204);
+    tomasz.awaitCall("TALKING");
+    assertThat(tomasz.post(take + "/take", Map.of("device", "test")).code())
+        .isEqualTo("WAITS_NO_LONGER");
+  }
+
+  @Test
+  void whoever_keeps_their_place_by_a_key_is_called_back_in_turn() {
+    assertThat(calls(DOV).status()).isEqualTo(201);
+    String first = tomasz.awaitCall("RINGING").get("id").asString();
+    tomasz.service(first, "answer");
+    assertThat(calls(MARISOL).status()).isEqualTo(201);
+    String waits = queue().get("waiting").get(0).get("call").asString();
+    assertThat(stranger.post(MARISOL + "/keys", Map.of("digits", "1")).status()).isEqualTo(204);
+    until(() -> queue().get("waiting").get(0).get("kept").asBoolean());
+    tomasz.service(first, "clear");
+    tomasz.awaitNoCalls();
+    tomasz.post("/api/queues/finishing", Map.of());
+    JsonNode returns = tomasz.awaitCall("RINGING");
+    assertThat(returns.get("id").asString()).isEqualTo(waits);
+    assertThat(returns.get("queued").get("kept").asBoolean()).isTrue();
+    tomasz.service(waits, "answer");
+    tomasz.awaitCall("CALLING");
+    assertThat(stranger.post(MARISOL + "/answer", Map.of()).status()).isEqualTo(204);
+    tomasz.awaitCall("TALKING");
+    tomasz.service(waits, "clear");
+    tomasz.awaitNoCalls();
+    assertThat(figures().get("totals").get("calledBack").asLong()).isPositive();
+  }
+
+  /** The voice says that it is so before it lets them go. */
+  private static void until(BooleanSupplier holds) {
+    long patience = System.nanoTime() + Duration.ofSeconds(40).toNanos();
+    while (!holds.getAsBoolean() && System.nanoTime() < patience) {
+      LockSupport.parkNanos(20_000_000);
+    }
+    assertThat(holds.getAsBoolean()).isTrue();
+  }
+}
