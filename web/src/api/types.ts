@@ -51,6 +51,7 @@ export type {
   SchemaPhoneSecret as PhoneSecret,
   SchemaChoice as DeviceChoice,
   SchemaColleagueGroup as ColleagueGroup,
+  SchemaGroupChange as GroupChange,
   SchemaPersonView as PersonView,
   SchemaPreference as Preference,
   SchemaPush as Push,

@@ -13,7 +13,7 @@ import { Changes } from './Changes';
 import { OwnGroups } from '../people/OwnGroups';
 import { PrintKey } from '../ui/PrintKey';
 import { Picture } from './Picture';
-import { bodyOf, change, keepGroups, remove, useContact } from './contacts';
+import { bodyOf, change, changeGroups, remove, useContact } from './contacts';
 
 interface Props {
   id: number;
@@ -149,7 +149,7 @@ function Written({ contact, onEdit, onGone }: WrittenProps) {
       )}
       <OwnGroups
         names={contact.groups}
-        onKeep={(names) => void keepGroups(row.id, names)}
+        onChange={(change) => void changeGroups(row.id, change)}
         look="border-base-300 mt-4 border-t pt-3"
       />
       <Changes id={row.id} />

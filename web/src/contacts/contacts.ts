@@ -6,6 +6,7 @@ import type {
   ContactFilters,
   ContactsPage,
   ContactView,
+  GroupChange,
 } from '../api/types';
 import { attempt } from '../notices/attempt';
 import { notify } from '../notices/store';
@@ -81,8 +82,8 @@ export async function remove(id: number, name: string): Promise<boolean> {
   return done;
 }
 
-export const keepGroups = (id: number, names: string[]) =>
-  attempt(put(`/api/contacts/${id}/groups`, { names }));
+export const changeGroups = (id: number, change: GroupChange) =>
+  attempt(post(`/api/contacts/${id}/groups`, change));
 
 export const putPicture = (id: number, file: File) =>
   attempt(putFile(`/api/contacts/${id}/picture`, file, file.type));

@@ -9,7 +9,7 @@ import { saidOf } from '../status/status';
 import { timeOfDay } from '../words/time';
 import { Lamp } from './Lamp';
 import { OwnGroups } from './OwnGroups';
-import { keepInGroups } from './groups';
+import { changeGroupsOf } from './groups';
 import type { Beside } from './usePointed';
 
 interface Props {
@@ -80,7 +80,7 @@ export function PersonCard({ person, groups, beside }: Props) {
       </div>
       <OwnGroups
         names={groups.filter((each) => each.people.includes(person.id)).map((each) => each.name)}
-        onKeep={(names) => void keepInGroups(person.id, names)}
+        onChange={(change) => void changeGroupsOf(person.id, change)}
         look="mt-2"
       />
     </aside>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { get, put } from '../api/client';
-import type { ColleagueGroup } from '../api/types';
+import { get, post } from '../api/client';
+import type { ColleagueGroup, GroupChange } from '../api/types';
 import { attempt } from '../notices/attempt';
 
 /** My own groups of colleagues; the favourites have no name. */
@@ -10,6 +10,6 @@ export const useGroups = () =>
     queryFn: () => get<ColleagueGroup[]>('/api/colleagues/groups'),
   }).data ?? [];
 
-/** Puts a colleague into these groups of mine, and into no others. */
-export const keepInGroups = (person: number, names: string[]) =>
-  attempt(put(`/api/colleagues/${person}/groups`, { names }));
+/** Puts a colleague into some groups of mine and takes them out of others. */
+export const changeGroupsOf = (person: number, change: GroupChange) =>
+  attempt(post(`/api/colleagues/${person}/groups`, change));

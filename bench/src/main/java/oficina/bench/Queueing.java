@@ -272,6 +272,7 @@ final class Queueing {
         Set.of(),
         Queue.Told.NOTHING,
         Queue.Choices.NONE,
-        Queue.DEFAULT.target());
+        Queue.DEFAULT.target(),
+        Queue.Shown.NOTHING);
   }
 }

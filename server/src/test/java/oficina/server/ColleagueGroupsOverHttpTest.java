@@ -22,13 +22,13 @@ class ColleagueGroupsOverHttpTest {
 
   @AfterEach
   void end() {
-    put(List.of());
+    change(List.of(), List.of("", "Pier", "Harbour", "Cafe"));
     lotte.close();
     joss.close();
   }
 
-  private Client.Answer put(List<String> names) {
-    return lotte.put("/api/colleagues/" + una + "/groups", Map.of("names", names));
+  private Client.Answer change(List<String> into, List<String> outOf) {
+    return lotte.post("/api/colleagues/" + una + "/groups", Map.of("into", into, "outOf", outOf));
   }
 
   private static String groupsOf(Client client) {
@@ -36,20 +36,22 @@ class ColleagueGroupsOverHttpTest {
   }
 
   @Test
-  void a_colleague_is_in_the_groups_that_were_said_last_and_only_their_maker_sees_them() {
-    assertThat(put(List.of("", "Pier", " Pier ")).status()).isEqualTo(204);
+  void a_colleague_is_put_into_groups_and_taken_out_and_only_their_maker_sees_them() {
+    assertThat(change(List.of("", "Pier", " Pier "), List.of()).status()).isEqualTo(204);
     assertThat(groupsOf(lotte))
         .isEqualTo(
             "[{\"name\":\"\",\"people\":[%d]},{\"name\":\"Pier\",\"people\":[%d]}]"
                 .formatted(una, una));
     assertThat(groupsOf(joss)).isEqualTo("[]");
-    put(List.of("Harbour"));
-    assertThat(groupsOf(lotte)).contains("Harbour").doesNotContain("Pier");
+    change(List.of("Harbour"), List.of("pier"));
+    assertThat(lotte.get("/api/colleagues/groups").body().findValuesAsString("name"))
+        .as("what was not spoken of is left")
+        .containsExactly("", "Harbour");
   }
 
   @Test
   void names_that_differ_in_capitals_or_accents_alone_are_one_group() {
-    assertThat(put(List.of("Cafe", "cafe", "Café")).status()).isEqualTo(204);
+    assertThat(change(List.of("Cafe", "cafe", "Café"), List.of()).status()).isEqualTo(204);
     assertThat(lotte.get("/api/colleagues/groups").body()).hasSize(1);
     String contact =
         lotte
@@ -66,9 +68,9 @@ class ColleagueGroupsOverHttpTest {
             .asString();
     assertThat(
             lotte
-                .put(
+                .post(
                     "/api/contacts/" + contact + "/groups",
-                    Map.of("names", List.of("Cafe", "cafe", "Café")))
+                    Map.of("into", List.of("Cafe", "cafe", "Café"), "outOf", List.of()))
                 .status())
         .isEqualTo(204);
     lotte.delete("/api/contacts/" + contact);
@@ -76,9 +78,14 @@ class ColleagueGroupsOverHttpTest {
 
   @Test
   void whoever_is_not_of_the_office_and_names_without_end_are_refused() {
-    assertThat(lotte.put("/api/colleagues/987654/groups", Map.of("names", List.of(""))).status())
+    assertThat(
+            lotte
+                .post(
+                    "/api/colleagues/987654/groups",
+                    Map.of("into", List.of(""), "outOf", List.of()))
+                .status())
         .isEqualTo(404);
-    assertThat(put(List.of("x".repeat(61))).status()).isEqualTo(422);
+    assertThat(change(List.of("x".repeat(61)), List.of()).status()).isEqualTo(422);
     assertThat(groupsOf(lotte)).isEqualTo("[]");
   }
 }

@@ -154,7 +154,7 @@ class ContactsOverHttpTest {
       assertThat(joss.get(path + each).code()).as(each).isEqualTo("NO_SUCH_CONTACT");
     }
     assertThat(joss.put(path, card("Ana", "", List.of())).code()).isEqualTo("NO_SUCH_CONTACT");
-    assertThat(joss.put(path + "/groups", Map.of("names", List.of(""))).code())
+    assertThat(joss.post(path + "/groups", Map.of("into", List.of(""), "outOf", List.of())).code())
         .isEqualTo("NO_SUCH_CONTACT");
     assertThat(joss.delete(path).code()).isEqualTo("NO_SUCH_CONTACT");
     assertThat(joss.get("/api/contacts").body().toString()).doesNotContain("Ana");
@@ -208,7 +208,8 @@ class ContactsOverHttpTest {
     assertThat(rest.get("contacts").get(0).get("title").asString()).isEqualTo("Walrus 100");
     assertThat(rest.get("contacts").get(10).get("id").asLong()).isEqualTo(own);
 
-    lotte.put("/api/contacts/" + own + "/groups", Map.of("names", List.of("", "Zoo")));
+    lotte.post(
+        "/api/contacts/" + own + "/groups", Map.of("into", List.of("", "Zoo"), "outOf", List.of()));
     assertThat(lotte.get("/api/contacts?whose=FAVOURITES").body().get("contacts")).hasSize(1);
     assertThat(lotte.get("/api/contacts?group=Zoo").body().get("contacts")).hasSize(1);
     assertThat(joss.get("/api/contacts?group=Zoo").body().get("contacts")).isEmpty();

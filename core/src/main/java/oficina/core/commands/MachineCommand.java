@@ -19,6 +19,8 @@ public sealed interface MachineCommand extends Command {
 
     R of(WelcomeConnects command);
 
+    R of(CallerGives command);
+
     R of(WaiterChooses command);
 
     R of(AttendantClears command);
@@ -96,6 +98,18 @@ public sealed interface MachineCommand extends Command {
    */
   record AttendantConnects(CallId call, int leg, PersonId owner, Dialled to)
       implements MachineCommand {
+    @Override
+    public <R> R accept(Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * Whoever was asked for a number of theirs has keyed it in.
+   *
+   * @param digits empty when they have given none
+   */
+  record CallerGives(CallId call, int leg, String digits) implements MachineCommand {
     @Override
     public <R> R accept(Cases<R> cases) {
       return cases.of(this);

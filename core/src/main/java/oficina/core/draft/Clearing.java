@@ -28,6 +28,13 @@ public final class Clearing {
     draft.emit(new TalkEvent.ConnectionCleared(call, draft.now, leaving.leg(), cause));
   }
 
+  /** It rings at no member of the line any more, and its caller waits there no longer. */
+  public void leaveLine(Call call, Cause why) {
+    call.connections().stream()
+        .filter(each -> each.rings() || each.party().waitsAt() != null)
+        .forEach(each -> clear(call.id(), each, why));
+  }
+
   /** What a mailbox records is over, if it records. */
   public void stopRecording(CallId call, Connection mailbox, MessageEnd how) {
     if (mailbox.records()) {

@@ -6,6 +6,7 @@ package oficina.core.draft;
  *
  * @param reach who can be reached
  * @param machines how voices come into a call
+ * @param queueing how calls come to wait at lines
  * @param onward where a call goes that nobody takes
  * @param clearing how parties leave
  * @param answering how parties come to speak
@@ -14,6 +15,7 @@ public record Consequences(
     Draft draft,
     Reachability reach,
     Machines machines,
+    Queueing queueing,
     Onward onward,
     Clearing clearing,
     Answering answering) {
@@ -22,9 +24,10 @@ public record Consequences(
   public static Consequences of(Draft draft) {
     Reachability reach = new Reachability(draft);
     Machines machines = new Machines(draft);
-    Onward onward = new Onward(draft, reach, machines);
+    Queueing queueing = new Queueing(draft, reach);
+    Onward onward = new Onward(draft, reach, machines, queueing);
     Clearing clearing = new Clearing(draft, onward);
     return new Consequences(
-        draft, reach, machines, onward, clearing, new Answering(draft, clearing));
+        draft, reach, machines, queueing, onward, clearing, new Answering(draft, clearing));
   }
 }

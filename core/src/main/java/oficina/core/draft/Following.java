@@ -14,7 +14,13 @@ import org.jspecify.annotations.Nullable;
 
 /** Has a call ring, go out or fail, as its route says. The answers say nothing. */
 record Following(
-    Onward onward, Draft draft, Reachability reach, Machines machines, CallId id, CallerId shown)
+    Onward onward,
+    Draft draft,
+    Reachability reach,
+    Machines machines,
+    Queueing queueing,
+    CallId id,
+    CallerId shown)
     implements Route.Cases<@Nullable Void> {
 
   private Call call() {
@@ -75,7 +81,7 @@ record Following(
 
   @Override
   public @Nullable Void of(Route.Wait route) {
-    machines.queue(call(), route.queue());
+    queueing.queue(call(), route.queue());
     return null;
   }
 

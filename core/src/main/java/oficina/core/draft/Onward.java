@@ -30,11 +30,13 @@ public final class Onward {
   private final Draft draft;
   private final Reachability reach;
   private final Machines machines;
+  private final Queueing queueing;
 
-  Onward(Draft draft, Reachability reach, Machines machines) {
+  Onward(Draft draft, Reachability reach, Machines machines, Queueing queueing) {
     this.draft = draft;
     this.reach = reach;
     this.machines = machines;
+    this.queueing = queueing;
   }
 
   /**
@@ -111,7 +113,7 @@ public final class Onward {
    * @param shown what an outsider is shown
    */
   public void follow(CallId call, Route route, CallerId shown) {
-    route.accept(new Following(this, draft, reach, machines, call, shown));
+    route.accept(new Following(this, draft, reach, machines, queueing, call, shown));
   }
 
   /** What an outside number is shown to which somebody's rules have led a call. */

@@ -1,8 +1,10 @@
 package oficina.core.draft;
 
+import java.util.List;
 import java.util.Set;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
+import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -57,6 +59,13 @@ public final class Reachability {
     return state.queues().takesPart(member, line)
         && state.queues().member(member).finishing() == null
         && idle(member);
+  }
+
+  /** Members who take part in a line, whether they are free or not. */
+  public List<PersonId> takingPart(GroupId line) {
+    return draft.office.directory().group(line).map(Group::members).orElse(List.of()).stream()
+        .filter(member -> state.queues().takesPart(member, line))
+        .toList();
   }
 
   private Status.Kind status(PersonId person) {

@@ -225,6 +225,11 @@ public interface FewEvents<R> extends ExchangeEvent.Cases<R> {
   }
 
   @Override
+  default R of(QueueEvent.NumberGiven event) {
+    return otherwise(event);
+  }
+
+  @Override
   default R of(QueueEvent.Widened event) {
     return otherwise(event);
   }

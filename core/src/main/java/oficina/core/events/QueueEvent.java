@@ -17,6 +17,8 @@ public sealed interface QueueEvent extends CallEvent {
   interface Cases<R> {
     R of(Queued event);
 
+    R of(NumberGiven event);
+
     R of(Widened event);
 
     R of(PlaceKept event);
@@ -30,9 +32,12 @@ public sealed interface QueueEvent extends CallEvent {
    * @param why they are served before others; null when they are not
    * @param wanted members who take part: whoever gives up is to be called back by one of them
    * @param until when they are kept no longer
-   * @param due when more members are asked, or they are kept no longer
+   * @param due when more members are asked, or they are kept no longer; or no number is waited for
+   *     any more
    * @param kept that they were to be called back and were not reached; null when they wait
    *     themselves
+   * @param given the number of theirs that they have keyed in; empty when they have given none
+   * @param asked whether they are asked for one now, and wait only then
    */
   record Queued(
       CallId call,
@@ -45,7 +50,26 @@ public sealed interface QueueEvent extends CallEvent {
       List<PersonId> wanted,
       Instant until,
       Instant due,
-      Place.@Nullable Kept kept)
+      Place.@Nullable Kept kept,
+      String given,
+      boolean asked)
+      implements QueueEvent {
+    @Override
+    public <R> R accept(ExchangeEvent.Cases<R> cases) {
+      return cases.of(this);
+    }
+  }
+
+  /**
+   * They have keyed in the number of theirs that they were asked for, and wait from now on
+   * (DigitsCollected of ECMA-269).
+   *
+   * @param leg the connection of the voice that has asked
+   * @param digits empty when they have given none
+   * @param until when they are kept no longer
+   * @param due when more members are asked, or they are kept no longer
+   */
+  record NumberGiven(CallId call, Instant at, int leg, String digits, Instant until, Instant due)
       implements QueueEvent {
     @Override
     public <R> R accept(ExchangeEvent.Cases<R> cases) {

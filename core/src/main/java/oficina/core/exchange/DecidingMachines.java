@@ -46,6 +46,11 @@ final class DecidingMachines implements MachineCommand.Cases<@Nullable Refusal> 
   }
 
   @Override
+  public @Nullable Refusal of(MachineCommand.CallerGives c) {
+    return with.returning().given(c);
+  }
+
+  @Override
   public @Nullable Refusal of(MachineCommand.WaiterChooses c) {
     return with.returning().choose(c);
   }

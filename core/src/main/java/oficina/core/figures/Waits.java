@@ -26,7 +26,7 @@ public final class Waits {
 
   /** Goes on with a call that is in progress already, after a restart. */
   public void takeUp(Call call) {
-    if (call.waits()) {
+    if (call.waits() || (call.place() != null && call.place().isAsked())) {
       open.put(call.id(), new Open(call.place().line(), call.place().entered(), null));
     }
   }
@@ -88,6 +88,13 @@ public final class Waits {
       if (before.leg(e.leg()).party().waitsAt() != null && !before.keepsPlace()) {
         open.put(e.call(), new Open(wait.line, wait.entered, e.at()));
       }
+      return null;
+    }
+
+    /** Until then they could not have been answered: the wait begins here. */
+    @Override
+    public @Nullable Wait of(QueueEvent.NumberGiven e) {
+      open.put(e.call(), new Open(wait.line, e.at(), null));
       return null;
     }
 

@@ -82,8 +82,7 @@ public record Listening(Sound sound, List<Integer> voices) {
     if (call.parked() != null) {
       return Sound.MUSIC;
     }
-    boolean rings = call.connections().stream().anyMatch(Connection::rings);
-    return rings ? Sound.RINGING : Sound.SILENCE;
+    return call.rings() ? Sound.RINGING : Sound.SILENCE;
   }
 
   private static boolean canSpeak(Connection other) {

@@ -16,7 +16,6 @@ import oficina.core.draft.Refusals;
 import oficina.core.people.PersonId;
 import oficina.core.routing.Route;
 import oficina.core.state.Call;
-import oficina.core.state.Connection;
 import org.jspecify.annotations.Nullable;
 
 /** What somebody who leads a line does with those who wait there. */
@@ -79,12 +78,7 @@ public final class Leading {
     if (!(reach.walk(call).to(to).route() instanceof Route.Wait)) {
       return Refusal.of(Reason.TARGET_BUSY); // it would keep nobody now
     }
-    for (Connection connection : call.connections()) {
-      if (connection.rings()) {
-        clearing.clear(call.id(), connection, Cause.TRANSFERRED);
-      }
-    }
-    clearing.clear(call.id(), call.standIn(), Cause.TRANSFERRED);
+    clearing.leaveLine(call, Cause.TRANSFERRED);
     Call now = draft.call(call.id());
     onward.follow(now.id(), reach.walk(now).to(to), now.ways(), now.callerId());
     return null;

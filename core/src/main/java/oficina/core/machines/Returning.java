@@ -1,7 +1,6 @@
 package oficina.core.machines;
 
 import java.time.Duration;
-import java.time.Instant;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -17,6 +16,7 @@ import oficina.core.draft.Consequences;
 import oficina.core.draft.Draft;
 import oficina.core.draft.Machines;
 import oficina.core.draft.Onward;
+import oficina.core.draft.Queueing;
 import oficina.core.draft.Reachability;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.QueueEvent;
@@ -47,6 +47,7 @@ public final class Returning {
   private final Draft draft;
   private final Reachability reach;
   private final Machines machines;
+  private final Queueing queueing;
   private final Onward onward;
   private final Clearing clearing;
 
@@ -55,6 +56,7 @@ public final class Returning {
     draft = then.draft();
     reach = then.reach();
     machines = then.machines();
+    queueing = then.queueing();
     onward = then.onward();
     clearing = then.clearing();
   }
@@ -63,22 +65,33 @@ public final class Returning {
   public @Nullable Refusal choose(MachineCommand.WaiterChooses c) {
     Call call = draft.call(c.call());
     Connection music = call == null ? null : call.leg(c.leg());
-    if (music == null || music.party().waitsAt() == null || !call.waits()) {
+    if (music == null || music.party().waitsAt() == null || !call.waits() || call.keepsPlace()) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
     Queue queue = draft.office.directions().queue(call.place().line());
     Queue.Choices offered = queue == null ? Queue.Choices.NONE : queue.choices();
     return switch (c.choice()) {
       case KEEP -> offered.keep() ? keep(call, music) : Refusal.of(Reason.NO_SUCH_CALL);
-      case MESSAGE -> offered.message() ? message(call, music) : Refusal.of(Reason.NO_SUCH_CALL);
+      case MESSAGE -> offered.message() ? message(call) : Refusal.of(Reason.NO_SUCH_CALL);
       case ELSEWHERE -> offered.elsewhere() ? elsewhere(call) : Refusal.of(Reason.NO_SUCH_CALL);
     };
+  }
+
+  /** Has somebody wait who has given the number they were asked for. */
+  public @Nullable Refusal given(MachineCommand.CallerGives c) {
+    Call call = draft.call(c.call());
+    Connection music = call == null ? null : call.leg(c.leg());
+    if (music == null || music.party().waitsAt() == null || !call.place().isAsked()) {
+      return Refusal.of(Reason.NO_SUCH_CALL);
+    }
+    queueing.given(call, music, c.digits());
+    return null;
   }
 
   private @Nullable Refusal keep(Call call, Connection music) {
     Connection caller = call.opposite(music.leg());
     PhoneNumber number = caller == null ? null : caller.party().outsideNumber();
-    if (number == null || call.keepsPlace()) {
+    if (number == null) {
       return Refusal.of(Reason.NOBODY_THERE); // nobody knows where to call
     }
     draft.emit(
@@ -88,33 +101,24 @@ public final class Returning {
     return null;
   }
 
-  private @Nullable Refusal message(Call call, Connection music) {
+  private @Nullable Refusal message(Call call) {
     Party line = new Party.Members(call.place().line());
     if (!draft.office.hasMailbox(line)) {
       return Refusal.of(Reason.NO_MAILBOX);
     }
-    letGo(call);
-    clearing.clear(call.id(), music, Cause.NO_ANSWER);
+    clearing.leaveLine(call, Cause.NO_ANSWER);
     machines.takeMessage(
         draft.call(call.id()),
         new Party.Mailbox(line),
         Cause.NO_ANSWER,
-        machines.takingPart(line.group()));
+        reach.takingPart(line.group()));
     return null;
   }
 
   private @Nullable Refusal elsewhere(Call call) {
-    letGo(call);
-    clearing.clear(call.id(), call.standIn(), Cause.NO_ANSWER);
-    onward.goOn(draft.call(call.id()), Cause.NO_ANSWER, machines.takingPart(call.place().line()));
+    clearing.leaveLine(call, Cause.NO_ANSWER);
+    onward.goOn(draft.call(call.id()), Cause.NO_ANSWER, reach.takingPart(call.place().line()));
     return null;
-  }
-
-  /** It rings at nobody any more. */
-  private void letGo(Call call) {
-    call.connections().stream()
-        .filter(Connection::rings)
-        .forEach(each -> clearing.clear(call.id(), each, Cause.NOT_TAKEN));
   }
 
   /** After everything that happens: whoever kept their place is called, or tried another time. */
@@ -139,7 +143,9 @@ public final class Returning {
             .anyMatch(each -> each.answered() && each.party().employee() != null);
     boolean called = call.connections().stream().anyMatch(each -> each.party().usesOutsideLine());
     boolean justAnswered = draft.state.beneath().call(call.id()).waits();
-    if (member && justAnswered && !reach.linesBusy()) {
+    if (member && justAnswered && reach.linesBusy()) {
+      tryAgain(call, call.place().kept().tries()); // they were not called: that is no try
+    } else if (member && justAnswered) {
       calls(call);
     } else if (!member || !called) {
       notReached(call);
@@ -165,16 +171,21 @@ public final class Returning {
       givesUp(call);
       return;
     }
+    tryAgain(call, call.place().kept().tries() + 1);
+  }
+
+  private void tryAgain(Call call, int tries) {
     for (Connection each : call.connections()) {
       clearing.clear(call.id(), each, Cause.NORMAL);
     }
-    Instant from = draft.now.plus(AGAIN);
-    machines.queueAgain(draft.call(call.id()), from);
+    queueing.again(
+        draft.call(call.id()),
+        new Place.Kept(call.place().kept().number(), draft.now.plus(AGAIN), tries));
   }
 
   /** Nobody will try any more: each member has them to call back. */
   void givesUp(Call call) {
-    onward.fail(call.id(), Cause.NO_ANSWER, List.copyOf(machines.takingPart(call.place().line())));
+    onward.fail(call.id(), Cause.NO_ANSWER, List.copyOf(reach.takingPart(call.place().line())));
     clearing.end(draft.call(call.id()), Cause.NO_ANSWER);
   }
 }

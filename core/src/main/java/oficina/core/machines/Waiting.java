@@ -12,8 +12,8 @@ import oficina.core.call.Party;
 import oficina.core.draft.Clearing;
 import oficina.core.draft.Consequences;
 import oficina.core.draft.Draft;
-import oficina.core.draft.Machines;
 import oficina.core.draft.Onward;
+import oficina.core.draft.Queueing;
 import oficina.core.draft.Reachability;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.QueueEvent;
@@ -38,7 +38,7 @@ import org.jspecify.annotations.Nullable;
 public final class Waiting {
   private final Draft draft;
   private final Reachability reach;
-  private final Machines machines;
+  private final Queueing queueing;
   private final Onward onward;
   private final Clearing clearing;
   private final Returning returning;
@@ -47,7 +47,7 @@ public final class Waiting {
   public Waiting(Consequences then) {
     draft = then.draft();
     reach = then.reach();
-    machines = then.machines();
+    queueing = then.queueing();
     onward = then.onward();
     clearing = then.clearing();
     returning = new Returning(then);
@@ -56,12 +56,16 @@ public final class Waiting {
   /** More members are asked from now on, or the caller has waited for as long as they are kept. */
   public void timeIsUp(Call call, Connection music) {
     Place place = call.place();
+    if (place.isAsked()) {
+      queueing.given(call, music, "");
+      return;
+    }
     if (place.ends().isAfter(draft.now)) {
-      Instant due = machines.due(place.line(), place.since(), place.ends());
+      Instant due = queueing.due(place.line(), place.since(), place.ends());
       draft.emit(new QueueEvent.Widened(call.id(), draft.now, music.leg(), due));
       return;
     }
-    if (rings(call)) {
+    if (call.rings()) {
       // It has begun to ring in time, and may go on.
       draft.emit(new QueueEvent.Widened(call.id(), draft.now, music.leg(), null));
     } else {
@@ -69,14 +73,10 @@ public final class Waiting {
     }
   }
 
-  private static boolean rings(Call call) {
-    return call.connections().stream().anyMatch(Connection::rings);
-  }
-
   /** It rings at nobody any more, and the caller has waited for as long as they are kept. */
   private void leavesIfTooLong(CallId id) {
     Call call = draft.call(id);
-    if (call != null && call.waits() && isOver(call) && !rings(call)) {
+    if (call != null && call.waits() && isOver(call) && !call.rings()) {
       leaves(call, Cause.NO_ANSWER);
     }
   }
@@ -91,9 +91,8 @@ public final class Waiting {
       returning.givesUp(call);
       return;
     }
-    GroupId line = call.place().line();
-    clearing.clear(call.id(), call.standIn(), why);
-    onward.goOn(draft.call(call.id()), why, machines.takingPart(line));
+    clearing.leaveLine(call, why);
+    onward.goOn(draft.call(call.id()), why, reach.takingPart(call.place().line()));
   }
 
   /** After everything that happens: whoever waits is rung at whoever is free. */
@@ -107,7 +106,7 @@ public final class Waiting {
       }
     }
     for (GroupId line : List.copyOf(draft.state.queues().lines())) {
-      if (draft.office.directions().queue(line) == null || machines.takingPart(line).isEmpty()) {
+      if (draft.office.directions().queue(line) == null || reach.takingPart(line).isEmpty()) {
         nobodyComes(line);
       }
     }
@@ -118,7 +117,7 @@ public final class Waiting {
   private void nobodyComes(GroupId line) {
     for (CallId id : draft.state.queues().waitingAt(line)) {
       Call call = draft.call(id);
-      if (call.waits() && call.place().line().equals(line) && !rings(call)) {
+      if (call.waits() && call.place().line().equals(line) && !call.rings()) {
         leaves(call, Cause.NO_ANSWER);
       }
     }
@@ -159,7 +158,7 @@ public final class Waiting {
         if (mayRing(call, members).isEmpty()) {
           continue;
         }
-        if (!rings(call)) {
+        if (!call.rings()) {
           return call;
         }
         rung = rung == null && together ? call : rung;
@@ -180,8 +179,7 @@ public final class Waiting {
     /** Those who may take this call: the caller has waited long enough to ask them. */
     private List<PersonId> mayRing(Call call, List<PersonId> members) {
       Place place = call.place();
-      boolean later = call.keepsPlace() && place.kept().from().isAfter(draft.now);
-      if (later || isOver(call)) {
+      if (isOver(call) || (call.keepsPlace() && !mayBeCalled(place.kept()))) {
         return List.of();
       }
       Queue queue = draft.office.directions().queue(place.line());
@@ -190,6 +188,11 @@ public final class Waiting {
           .filter(member -> call.of(member) == null)
           .filter(member -> queue.asked(member).compareTo(waited) <= 0)
           .toList();
+    }
+
+    /** Nobody is rung to call somebody back for whom no line is left. */
+    private boolean mayBeCalled(Place.Kept kept) {
+      return !kept.from().isAfter(draft.now) && !reach.linesBusy();
     }
 
     private void ring(Call call) {

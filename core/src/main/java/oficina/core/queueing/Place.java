@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param by the employee who answered; null as long as none has
  * @param kept that the caller has hung up and is called back in turn; null when they wait
  *     themselves
+ * @param given the number of theirs that they have keyed in; empty when they have given none
  */
 public record Place(
     GroupId line,
@@ -33,7 +34,8 @@ public record Place(
     Stage stage,
     @Nullable Instant left,
     @Nullable PersonId by,
-    @Nullable Kept kept) {
+    @Nullable Kept kept,
+    String given) {
 
   /**
    * That somebody keeps their place and is called back.
@@ -46,6 +48,8 @@ public record Place(
 
   /** How far somebody has come who came to wait. */
   public enum Stage {
+    /** They are asked for a number of theirs. */
+    ASKED,
     WAITING,
     /** Somebody has answered. */
     ANSWERED,
@@ -58,6 +62,17 @@ public record Place(
     return stage == Stage.WAITING;
   }
 
+  /** Whether they are asked for a number before they wait. */
+  public boolean isAsked() {
+    return stage == Stage.ASKED;
+  }
+
+  /** They have given a number, or none, and wait from now on. */
+  public Place giving(String digits, Instant at, Instant until) {
+    return new Place(
+        line, since, at, until, priority, why, wanted, Stage.WAITING, left, by, kept, digits);
+  }
+
   /** Somebody has answered; null when that is no employee. */
   public Place answered(@Nullable PersonId employee, Instant at) {
     return waits() ? over(Stage.ANSWERED, at, employee) : this;
@@ -65,20 +80,22 @@ public record Place(
 
   /** They go elsewhere. */
   public Place left(Instant at) {
-    return waits() ? over(Stage.LEFT, at, null) : this;
+    return waits() || isAsked() ? over(Stage.LEFT, at, null) : this;
   }
 
   private Place over(Stage now, Instant at, @Nullable PersonId who) {
-    return new Place(line, since, entered, ends, priority, why, wanted, now, at, who, kept);
+    return new Place(line, since, entered, ends, priority, why, wanted, now, at, who, kept, given);
   }
 
   /** They have hung up, and keep their place until then. */
   public Place keeping(Kept by, Instant until) {
-    return new Place(line, since, entered, until, priority, why, wanted, stage, left, this.by, by);
+    return new Place(
+        line, since, entered, until, priority, why, wanted, stage, left, this.by, by, given);
   }
 
   /** They were reached, or nobody will try any more. */
   public Place notKept() {
-    return new Place(line, since, entered, ends, priority, why, wanted, stage, left, by, null);
+    return new Place(
+        line, since, entered, ends, priority, why, wanted, stage, left, by, null, given);
   }
 }

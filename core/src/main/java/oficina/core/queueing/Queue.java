@@ -18,8 +18,9 @@ import org.jspecify.annotations.Nullable;
  * @param preferences who is served before others
  * @param leads members who may take callers out of turn, and have others rest or take part
  * @param told what is said to whoever waits
- * @param choices what whoever waits can have by a key; null for nothing
+ * @param choices what whoever waits can have by a key
  * @param target within which time calls ought to be answered
+ * @param shown what members see of whoever calls
  */
 public record Queue(
     Order order,
@@ -30,14 +31,14 @@ public record Queue(
     List<Preference> preferences,
     Set<PersonId> leads,
     Told told,
-    @Nullable Choices choices,
-    Target target) {
+    Choices choices,
+    Target target,
+    Shown shown) {
 
   public Queue {
     levels = List.copyOf(levels);
     preferences = List.copyOf(preferences);
     leads = Set.copyOf(leads);
-    choices = choices == null ? Choices.NONE : choices;
   }
 
   /** That a member is asked only when somebody has waited for so long. */
@@ -83,10 +84,48 @@ public record Queue(
    * @param place whether their place is said
    * @param time whether it is said how long it will take
    * @param every how often; null for once, at the start
+   * @param asks what whoever calls is asked for first; null for nothing
    */
-  public record Told(boolean place, boolean time, @Nullable Duration every) {
+  public record Told(
+      boolean place, boolean time, @Nullable Duration every, @Nullable Question asks) {
     /** Music alone. */
-    public static final Told NOTHING = new Told(false, false, null);
+    public static final Told NOTHING = new Told(false, false, null, null);
+  }
+
+  /**
+   * That whoever calls is asked for a number of theirs, which they key in before it rings.
+   *
+   * @param name what the number is of, in the words of the office: "booking"
+   * @param digits how many it has at most, up to {@value #LONGEST}
+   */
+  public record Question(String name, int digits) {
+    /** The longest number that can be asked for, in digits. */
+    public static final int LONGEST = 20;
+  }
+
+  /**
+   * What members see of whoever calls, beside what is known of every caller.
+   *
+   * @param fields of the contact
+   * @param address an address of the office's own that answers questions about callers (a URI with
+   *     <code>{number}</code> and <code>{digits}</code>, as in RFC 6570 level 1); empty for none
+   */
+  public record Shown(List<Field> fields, String address) {
+    /** Nothing more. */
+    public static final Shown NOTHING = new Shown(List.of(), "");
+
+    public Shown {
+      fields = List.copyOf(fields);
+    }
+  }
+
+  /** What a contact's card says that members of a line can see at once. */
+  public enum Field {
+    COMPANY,
+    TAGS,
+    NOTE,
+    ADDRESS,
+    MAIL
   }
 
   /**
@@ -107,9 +146,10 @@ public record Queue(
           Duration.ofSeconds(20),
           List.of(),
           Set.of(),
-          new Told(true, true, Duration.ofSeconds(45)),
+          new Told(true, true, Duration.ofSeconds(45), null),
           new Choices(true, true, false),
-          new Target(Duration.ofSeconds(20), 80));
+          new Target(Duration.ofSeconds(20), 80),
+          Shown.NOTHING);
 
   /**
    * What whoever waits can have by a key.
@@ -126,7 +166,17 @@ public record Queue(
   /** The same, led by these members. */
   public Queue ledBy(Set<PersonId> others) {
     return new Queue(
-        order, levels, longestWait, most, finishing, preferences, others, told, choices, target);
+        order,
+        levels,
+        longestWait,
+        most,
+        finishing,
+        preferences,
+        others,
+        told,
+        choices,
+        target,
+        shown);
   }
 
   /** After which time of waiting this member is asked. */

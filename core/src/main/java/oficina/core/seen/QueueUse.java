@@ -90,10 +90,12 @@ public record QueueUse(GroupId line, List<Waiting> waiting, List<Standing> membe
       Connection there = call.opposite(call.standIn().leg());
       Place.Kept kept = call.place().kept();
       Party caller = there == null ? call.caller() : there.party();
-      boolean rings = call.connections().stream().anyMatch(Connection::rings);
       waiting.add(
           new Waiting(
-              id, kept == null ? caller : new Party.Outside(kept.number()), call.place(), rings));
+              id,
+              kept == null ? caller : new Party.Outside(kept.number()),
+              call.place(),
+              call.rings()));
     }
     List<Standing> members =
         line.members().stream().map(member -> standing(member, line.id(), state)).toList();

@@ -177,8 +177,7 @@ public record Standpoint(Phase phase, Instant since, Party other) {
       return Whole.MESSAGE;
     }
     if (call.waits()) {
-      boolean rings = call.connections().stream().anyMatch(Connection::rings);
-      return rings ? Whole.RINGING : Whole.WAITING;
+      return call.rings() ? Whole.RINGING : Whole.WAITING;
     }
     if (call.standIn() != null) {
       return Whole.WELCOMED;
@@ -190,8 +189,7 @@ public record Standpoint(Phase phase, Instant since, Party other) {
       return Whole.CONFERENCE;
     }
     if (!call.conversation()) {
-      boolean rings = call.connections().stream().anyMatch(Connection::rings);
-      return rings ? Whole.RINGING : Whole.DIALLING;
+      return call.rings() ? Whole.RINGING : Whole.DIALLING;
     }
     if (call.connections().stream().anyMatch(each -> !each.attended())) {
       return Whole.UNATTENDED;

@@ -17,6 +17,7 @@ import oficina.core.events.PhoneEvent.PhoneCalled;
 import oficina.core.events.PhoneEvent.PhoneProgressed;
 import oficina.core.events.PhoneEvent.PhoneReleased;
 import oficina.core.events.QueueEvent;
+import oficina.core.events.QueueEvent.NumberGiven;
 import oficina.core.events.QueueEvent.PlaceKept;
 import oficina.core.events.QueueEvent.Queued;
 import oficina.core.events.QueueEvent.Widened;
@@ -78,10 +79,20 @@ abstract class ApplyingBesideCalls
         e.priority(),
         e.why(),
         e.wanted(),
-        Place.Stage.WAITING,
+        e.asked() ? Place.Stage.ASKED : Place.Stage.WAITING,
         null,
         null,
-        e.kept());
+        e.kept(),
+        e.given());
+  }
+
+  @Override
+  public @Nullable Void of(NumberGiven e) {
+    return change(
+        e,
+        call ->
+            call.replacing(call.leg(e.leg()).dueAt(e.due()))
+                .with(call.standing().at(call.place().giving(e.digits(), e.at(), e.until()))));
   }
 
   @Override

@@ -139,6 +139,11 @@ public record Call(
     return standing.place();
   }
 
+  /** Whether it rings anywhere. */
+  public boolean rings() {
+    return connections.stream().anyMatch(Connection::rings);
+  }
+
   /** Whether a line keeps its caller until somebody is free. */
   public boolean waits() {
     return place() != null && place().waits();

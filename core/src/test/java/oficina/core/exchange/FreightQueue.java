@@ -39,6 +39,11 @@ abstract class FreightQueue {
   }
 
   static Queue queue(Order order, List<Queue.Level> levels, List<Preference> preferences) {
+    return queue(order, levels, preferences, Queue.Told.NOTHING);
+  }
+
+  static Queue queue(
+      Order order, List<Queue.Level> levels, List<Preference> preferences, Queue.Told told) {
     return new Queue(
         order,
         levels,
@@ -47,9 +52,10 @@ abstract class FreightQueue {
         Duration.ofSeconds(20),
         preferences,
         Set.of(INES),
-        Queue.Told.NOTHING,
+        told,
         new Queue.Choices(true, true, true),
-        Queue.DEFAULT.target());
+        Queue.DEFAULT.target(),
+        Queue.Shown.NOTHING);
   }
 
   void keeps(GroupId line, Queue queue) {

@@ -92,7 +92,8 @@ class QueueTest extends FreightQueue {
         usual.leads(),
         usual.told(),
         usual.choices(),
-        usual.target());
+        usual.target(),
+        Queue.Shown.NOTHING);
   }
 
   @Test

@@ -72,6 +72,7 @@ public final class RandomRules {
     for (Queue.Why why : Queue.Why.values()) {
       preferences.add(new Queue.Preference(why, "big", random.nextInt(3)));
     }
+    boolean asks = random.nextInt(4) == 0;
     return new Queue(
         any(List.of(Queue.Order.values())),
         List.of(
@@ -82,9 +83,10 @@ public final class RandomRules {
         Duration.ofSeconds(random.nextInt(3) * 10L),
         preferences,
         Set.of(INES),
-        Queue.Told.NOTHING,
+        new Queue.Told(false, false, null, asks ? new Queue.Question("booking", 6) : null),
         new Queue.Choices(true, random.nextBoolean(), random.nextBoolean()),
-        Queue.DEFAULT.target());
+        Queue.DEFAULT.target(),
+        Queue.Shown.NOTHING);
   }
 
   private static List<Party> owners() {

@@ -147,10 +147,12 @@ record StepCommands(Scene scene) {
       case TAKE_WAITING ->
           new SendCommand.TakeWaiting(waiting(step), TestOffice.INES, Scene.WINDOW);
       case WAITER_CHOOSES ->
-          new MachineCommand.WaiterChooses(
-              waiting(step),
-              musicLeg(waiting(step)),
-              MachineCommand.Choice.values()[step.amount() % 3]);
+          step.which() % 4 > 0 && asked() != null
+              ? new MachineCommand.CallerGives(asked(), musicLeg(asked()), "4711")
+              : new MachineCommand.WaiterChooses(
+                  waiting(step),
+                  musicLeg(waiting(step)),
+                  MachineCommand.Choice.values()[Math.max(0, step.amount() % 5 - 2)]);
       case MOVE_WAITING -> new SendCommand.MoveWaiting(waiting(step), TestOffice.INES, line(step));
       case WAIT, COME_OR_GO, TWO_HANG_UP, DECIDE ->
           throw new IllegalArgumentException(step.toString());
@@ -268,6 +270,15 @@ record StepCommands(Scene scene) {
         .map(Call::id)
         .min(Comparator.naturalOrder())
         .orElse(call(step));
+  }
+
+  /** A call whose caller is asked for a number; null when none is. */
+  private CallId asked() {
+    return scene.exchange.state().calls().stream()
+        .filter(call -> call.place() != null && call.place().isAsked())
+        .map(Call::id)
+        .min(Comparator.comparing(CallId::value))
+        .orElse(null);
   }
 
   private int musicLeg(CallId waiting) {

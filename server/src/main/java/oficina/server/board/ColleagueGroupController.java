@@ -1,12 +1,12 @@
 package oficina.server.board;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.TreeSet;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
+import oficina.server.owngroups.GroupChange;
+import oficina.server.owngroups.GroupChangeStore;
+import oficina.server.owngroups.GroupChangeStore.Kind;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
 import oficina.server.topics.Topic;
@@ -15,7 +15,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -26,11 +26,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/colleagues")
 class ColleagueGroupController {
   private final ColleagueGroupStore groups;
+  private final GroupChangeStore changes;
   private final OfficeData office;
   private final Topics topics;
 
-  ColleagueGroupController(ColleagueGroupStore groups, OfficeData office, Topics topics) {
+  ColleagueGroupController(
+      ColleagueGroupStore groups, GroupChangeStore changes, OfficeData office, Topics topics) {
     this.groups = groups;
+    this.changes = changes;
     this.office = office;
     this.topics = topics;
   }
@@ -41,24 +44,20 @@ class ColleagueGroupController {
     return groups.of(me.id());
   }
 
-  record GroupsOfColleague(@NotNull @Size(max = 20) List<@NotNull @Size(max = 60) String> names) {}
-
-  /** Put a colleague into groups of one's own; the favourites have no name. */
-  @PutMapping("/{id}/groups")
+  /** Put a colleague into groups of one's own, and take them out of others. */
+  @PostMapping("/{id}/groups")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void put(
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
-      @Valid @RequestBody GroupsOfColleague body) {
+      @Valid @RequestBody GroupChange body) {
     PersonId colleague =
         office
             .directory()
             .person(new PersonId(id))
             .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_PERSON"))
             .id();
-    TreeSet<String> names = new TreeSet<>();
-    body.names().forEach(name -> names.add(name.strip()));
-    groups.put(me.id(), colleague, names);
+    changes.change(me.id(), Kind.COLLEAGUE, colleague.value(), body);
     topics.tell(me.id(), Topic.COLLEAGUES);
   }
 }

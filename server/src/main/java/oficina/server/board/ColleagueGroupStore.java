@@ -3,13 +3,11 @@ package oficina.server.board;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import oficina.core.people.PersonId;
 import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The groups into which people have put colleagues, each person for themselves. */
 @Repository
@@ -34,25 +32,5 @@ class ColleagueGroupStore {
     return groups.entrySet().stream()
         .map(each -> new ColleagueGroup(each.getKey(), each.getValue()))
         .toList();
-  }
-
-  /**
-   * Puts a colleague into these of the person's groups, and into no others. Names that differ in
-   * nothing but capitals or accents are one to the database.
-   */
-  @Transactional
-  void put(PersonId person, PersonId colleague, Set<String> groups) {
-    jdbc.sql("delete from colleague_group where person_id = ? and colleague_id = ?")
-        .params(person.value(), colleague.value())
-        .update();
-    groups.forEach(
-        group ->
-            jdbc.sql(
-                    """
-                    insert ignore into colleague_group (person_id, name, colleague_id)
-                    values (?, ?, ?)
-                    """)
-                .params(person.value(), group, colleague.value())
-                .update());
   }
 }

@@ -15,6 +15,9 @@ import oficina.server.cards.ContactViews.ContactRow;
 import oficina.server.cards.ContactViews.ContactView;
 import oficina.server.contacts.Contacts;
 import oficina.server.office.OfficeData;
+import oficina.server.owngroups.GroupChange;
+import oficina.server.owngroups.GroupChangeStore;
+import oficina.server.owngroups.GroupChangeStore.Kind;
 import oficina.server.passwords.Employee;
 import oficina.server.topics.Topic;
 import oficina.server.topics.Topics;
@@ -43,14 +46,21 @@ class ContactController {
   private final Contacts contacts;
   private final ContactViews views;
   private final GroupStore groups;
+  private final GroupChangeStore changes;
   private final OfficeData office;
   private final Topics topics;
 
   ContactController(
-      Contacts contacts, ContactViews views, GroupStore groups, OfficeData office, Topics topics) {
+      Contacts contacts,
+      ContactViews views,
+      GroupStore groups,
+      GroupChangeStore changes,
+      OfficeData office,
+      Topics topics) {
     this.contacts = contacts;
     this.views = views;
     this.groups = groups;
+    this.changes = changes;
     this.office = office;
     this.topics = topics;
   }
@@ -194,18 +204,15 @@ class ContactController {
     return contacts.changes(new ContactId(id), MOST_CHANGES).stream().map(views::change).toList();
   }
 
-  record ContactGroups(@NotNull @Size(max = 20) List<@NotNull @Size(max = 60) String> names) {}
-
-  /** Put a contact into groups of one's own; the favourites have no name. */
-  @PutMapping("/{id}/groups")
+  /** Put a contact into groups of one's own, and take it out of others. */
+  @PostMapping("/{id}/groups")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void groups(
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
-      @Valid @RequestBody ContactGroups body) {
-    TreeSet<String> names = new TreeSet<>();
-    body.names().forEach(name -> names.add(name.strip()));
-    groups.put(me.id(), contacts.wanted(id, me.id()).id(), names);
+      @Valid @RequestBody GroupChange body) {
+    long wanted = contacts.wanted(id, me.id()).id().value();
+    changes.change(me.id(), Kind.CONTACT, wanted, body);
     topics.tell(me.id(), Topic.CONTACTS);
   }
 }

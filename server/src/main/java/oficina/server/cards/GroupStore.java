@@ -7,7 +7,6 @@ import oficina.core.contacts.ContactId;
 import oficina.core.people.PersonId;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The groups into which people have put contacts, each person for themselves. */
 @Repository
@@ -46,25 +45,5 @@ class GroupStore {
         .stream()
         .map(ContactId::new)
         .collect(Collectors.toSet());
-  }
-
-  /**
-   * Puts a contact into these of the person's groups, and into no others. Names that differ in
-   * nothing but capitals or accents are one to the database.
-   */
-  @Transactional
-  void put(PersonId person, ContactId contact, Set<String> groups) {
-    jdbc.sql("delete from contact_group where person_id = ? and contact_id = ?")
-        .params(person.value(), contact.value())
-        .update();
-    groups.forEach(
-        group ->
-            jdbc.sql(
-                    """
-                    insert ignore into contact_group (person_id, name, contact_id)
-                    values (?, ?, ?)
-                    """)
-                .params(person.value(), group, contact.value())
-                .update());
   }
 }

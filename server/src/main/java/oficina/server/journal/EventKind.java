@@ -65,6 +65,7 @@ enum EventKind {
   STATUS_SET("StatusSet", 1, StatusEvent.StatusSet.class),
   STATUS_OVER("StatusOver", 1, StatusEvent.StatusOver.class),
   QUEUED("Queued", 1, QueueEvent.Queued.class),
+  NUMBER_GIVEN("NumberGiven", 1, QueueEvent.NumberGiven.class),
   WIDENED("Widened", 1, QueueEvent.Widened.class),
   PLACE_KEPT("PlaceKept", 1, QueueEvent.PlaceKept.class),
   RESTED("Rested", 1, MemberEvent.Rested.class),
@@ -332,6 +333,11 @@ enum EventKind {
     @Override
     public EventKind of(QueueEvent.PlaceKept event) {
       return PLACE_KEPT;
+    }
+
+    @Override
+    public EventKind of(QueueEvent.NumberGiven event) {
+      return NUMBER_GIVEN;
     }
 
     @Override

@@ -8,12 +8,19 @@ import oficina.server.machines.SpeakingEnd;
 import oficina.server.sound.Music;
 import oficina.server.sound.SoundEnd;
 
-/** Plays the ringing tone, then music, and words instead of it while there are any. */
+/** Is silent, plays the ringing tone or music, and words instead of it while there are any. */
 final class WaitingEnd implements SoundEnd {
+  /** What is played between the words. */
+  enum Between {
+    SILENCE,
+    RINGING,
+    MUSIC
+  }
+
   private final SpeakingEnd words = new SpeakingEnd();
   private final Music music;
   private final short[] ringing;
-  private volatile boolean waits;
+  private volatile Between between = Between.RINGING;
   private long frame;
 
   WaitingEnd(Music music, Region region) {
@@ -21,9 +28,9 @@ final class WaitingEnd implements SoundEnd {
     ringing = Tones.in(region.code()).ringing().round();
   }
 
-  /** From now on it is music. */
-  void music() {
-    waits = true;
+  /** From now on it is this. */
+  void between(Between now) {
+    between = now;
   }
 
   /**
@@ -40,15 +47,21 @@ final class WaitingEnd implements SoundEnd {
     if (words.speak(out)) {
       return true;
     }
-    if (waits) {
-      music.write(frame++, out);
-    } else {
-      for (int i = 0; i < out.length; i++) {
-        out[i] = ringing[(int) ((frame * out.length + i) % ringing.length)];
+    switch (between) {
+      case SILENCE -> {
+        return false;
       }
-      frame++;
+      case MUSIC -> music.write(frame++, out);
+      case RINGING -> ring(out);
     }
     return true;
+  }
+
+  private void ring(short[] out) {
+    for (int i = 0; i < out.length; i++) {
+      out[i] = ringing[(int) ((frame * out.length + i) % ringing.length)];
+    }
+    frame++;
   }
 
   @Override

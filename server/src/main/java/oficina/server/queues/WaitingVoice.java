@@ -11,10 +11,10 @@ import java.util.concurrent.CompletableFuture;
 import oficina.core.call.Party;
 import oficina.core.commands.MachineCommand;
 import oficina.core.events.ExchangeEvent;
+import oficina.core.events.QueueEvent;
 import oficina.core.people.GroupId;
 import oficina.core.queueing.Queue;
 import oficina.core.state.Call;
-import oficina.core.state.Connection;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.machines.Joined;
 import oficina.server.machines.MachineKind;
@@ -24,13 +24,15 @@ import oficina.server.sound.EndId;
 import oficina.server.sound.Music;
 import oficina.server.sound.SoundEnd;
 import oficina.server.speech.Speaker;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.support.PropertiesLoaderUtils;
 import org.springframework.stereotype.Component;
 
 /**
- * What somebody hears who waits at a line: the ringing tone when somebody is free at once, else
- * music, and now and then their place and how long it will take.
+ * What somebody hears who waits at a line: first, when the line asks for a number of theirs, the
+ * question; then the ringing tone when somebody is free at once, else music, and now and then their
+ * place and how long it will take.
  */
 @Component
 class WaitingVoice implements MachineKind {
@@ -73,6 +75,7 @@ class WaitingVoice implements MachineKind {
     private final EndId.Machine id;
     private final GroupId line;
     private final WaitingEnd end;
+    private @Nullable AskedNumber asked;
     private boolean waits;
     private boolean over;
     private boolean keeps;
@@ -82,7 +85,33 @@ class WaitingVoice implements MachineKind {
       this.id = id;
       this.line = line;
       end = new WaitingEnd(music, office.region());
-      loop.later(Duration.ofSeconds(1), this::looks);
+      Queue queue = office.now().directions().queue(line);
+      Call call = loop.state().call(id.call());
+      if (queue != null && queue.told().asks() != null && call != null && call.place().isAsked()) {
+        ask(queue.told().asks());
+      } else {
+        loop.later(Duration.ofSeconds(1), this::looks);
+      }
+    }
+
+    private void ask(Queue.Question question) {
+      end.between(WaitingEnd.Between.SILENCE);
+      asked =
+          new AskedNumber(question, () -> sayQuestion(question), this::given, loop::later);
+      sayQuestion(question);
+    }
+
+    private void sayQuestion(Queue.Question question) {
+      String words = sentences.getProperty("QUESTION").replace("{name}", question.name());
+      end.say(List.of(spoken.get(words)), () -> loop.post(() -> {
+        if (asked != null) {
+          asked.asked();
+        }
+      }));
+    }
+
+    private void given(String digits) {
+      loop.run(new MachineCommand.CallerGives(id.call(), id.leg(), digits));
     }
 
     /** A moment later: whoever is not rung for by then waits. */
@@ -100,16 +129,20 @@ class WaitingVoice implements MachineKind {
 
     @Override
     public void happened(ExchangeEvent event, Call after) {
-      if (loop.now().isAfter(after.began()) || waits) {
+      if (event instanceof QueueEvent.NumberGiven) {
+        asked = null;
+        end.say(List.of(), () -> {});
+        end.between(WaitingEnd.Between.RINGING);
+        loop.later(Duration.ofSeconds(1), this::looks);
+      } else if (loop.now().isAfter(after.began()) || waits) {
         happened(after);
       }
     }
 
     private void happened(Call call) {
-      boolean rings = call.connections().stream().anyMatch(Connection::rings);
-      if (!waits && !rings && call.waits()) {
+      if (!waits && !call.rings() && call.waits()) {
         waits = true;
-        end.music();
+        end.between(WaitingEnd.Between.MUSIC);
         say();
       }
     }
@@ -163,6 +196,11 @@ class WaitingVoice implements MachineKind {
 
     @Override
     public void pressed(String keys) {
+      if (asked != null) {
+        end.say(List.of(), () -> {});
+        asked.pressed(keys);
+        return;
+      }
       MachineCommand.Choice choice =
           switch (keys.charAt(keys.length() - 1)) {
             case '1' -> MachineCommand.Choice.KEEP;
