@@ -532,22 +532,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/contacts/{id}/groups": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["groups"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/contact-imports": {
         parameters: {
             query?: never;
@@ -557,22 +541,6 @@ export interface paths {
         };
         get?: never;
         put: operations["read_1"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/colleagues/{id}/groups": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["put_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1204,6 +1172,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contacts/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["groups"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/contact-imports/{id}": {
         parameters: {
             query?: never;
@@ -1215,6 +1199,22 @@ export interface paths {
         put?: never;
         post: operations["take_2"];
         delete: operations["cancel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colleagues/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["put_2"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1716,6 +1716,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/queues/{line}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/queues/{line}/figures": {
         parameters: {
             query?: never;
@@ -1819,7 +1835,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["log"];
+        get: operations["log_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2124,6 +2140,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["course"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{call}/caller-fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2449,6 +2481,17 @@ export interface components {
             earlier: number;
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "RECORD" | "STOP_RECORDING" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
         };
+        CallerField: {
+            /** @enum {string} */
+            field?: "COMPANY" | "TAGS" | "NOTE" | "ADDRESS" | "MAIL";
+            name?: string;
+            value: string;
+        };
+        CallerFields: {
+            fields: components["schemas"]["CallerField"][];
+            /** @enum {string} */
+            trouble?: "SLOW" | "FAILED" | "WRONG";
+        };
         CallersBody: {
             /** @enum {string} */
             kind: "ANYBODY" | "INSIDE" | "OUTSIDE" | "WITHHELD" | "CHOSEN";
@@ -2528,9 +2571,6 @@ export interface components {
             groups: string[];
             /** Format: int32 */
             size: number;
-        };
-        ContactGroups: {
-            names: string[];
         };
         ContactImport: {
             id: string;
@@ -2695,8 +2735,9 @@ export interface components {
             /** Format: date-time */
             until?: string;
         };
-        GroupsOfColleague: {
-            names: string[];
+        GroupChange: {
+            into: string[];
+            outOf: string[];
         };
         HalfHour: {
             /** Format: int32 */
@@ -2877,6 +2918,17 @@ export interface components {
             since: string;
             speaks: boolean;
         };
+        LedView: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @enum {string} */
+            what: "TAKES_PART" | "RESTS" | "TOOK" | "MOVED";
+            member?: string;
+            caller?: string;
+            to?: string;
+            reason: string;
+        };
         Letter: {
             message: components["schemas"]["MessageView"];
             outline: number[];
@@ -2971,6 +3023,10 @@ export interface components {
             talked: number;
             /** Format: int64 */
             finishing: number;
+            /** Format: int64 */
+            present: number;
+            /** Format: int32 */
+            occupancy?: number;
         };
         MemberSettings: {
             /** Format: int64 */
@@ -3317,6 +3373,11 @@ export interface components {
             percent: number;
             members: components["schemas"]["MemberSettings"][];
             preferences: components["schemas"]["QueuePreference"][];
+            asks: string;
+            /** Format: int32 */
+            digits: number;
+            fields: ("COMPANY" | "TAGS" | "NOTE" | "ADDRESS" | "MAIL")[];
+            address: string;
         };
         QueueView: {
             /** Format: int64 */
@@ -3351,6 +3412,9 @@ export interface components {
             /** @enum {string} */
             why?: "TAG" | "FROM_ANOTHER_LINE" | "AGAIN_TODAY" | "SENT_HERE";
             kept: boolean;
+            given?: string;
+            asked: string;
+            shows: boolean;
         };
         Queues: {
             queues: components["schemas"]["QueueView"][];
@@ -3519,6 +3583,8 @@ export interface components {
             hours: components["schemas"]["Hours"];
             delegates: components["schemas"]["PartyView"][];
             welcome: boolean;
+            /** Format: int32 */
+            keeps?: number;
             /** Format: int32 */
             version: number;
         };
@@ -3802,6 +3868,8 @@ export interface components {
             talk: number;
             /** Format: int64 */
             finishing: number;
+            /** Format: int32 */
+            occupancy?: number;
         };
         TrialView: {
             /** Format: date-time */
@@ -3918,6 +3986,8 @@ export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallOutcome = components['schemas']['CallOutcome'];
 export type SchemaCallReturn = components['schemas']['CallReturn'];
 export type SchemaCallView = components['schemas']['CallView'];
+export type SchemaCallerField = components['schemas']['CallerField'];
+export type SchemaCallerFields = components['schemas']['CallerFields'];
 export type SchemaCallersBody = components['schemas']['CallersBody'];
 export type SchemaCallersView = components['schemas']['CallersView'];
 export type SchemaCandidate = components['schemas']['Candidate'];
@@ -3930,7 +4000,6 @@ export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaContactBefore = components['schemas']['ContactBefore'];
 export type SchemaContactChange = components['schemas']['ContactChange'];
 export type SchemaContactFilters = components['schemas']['ContactFilters'];
-export type SchemaContactGroups = components['schemas']['ContactGroups'];
 export type SchemaContactImport = components['schemas']['ContactImport'];
 export type SchemaContactRow = components['schemas']['ContactRow'];
 export type SchemaContactView = components['schemas']['ContactView'];
@@ -3952,7 +4021,7 @@ export type SchemaFollowUpView = components['schemas']['FollowUpView'];
 export type SchemaForwardedView = components['schemas']['ForwardedView'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaGreetingView = components['schemas']['GreetingView'];
-export type SchemaGroupsOfColleague = components['schemas']['GroupsOfColleague'];
+export type SchemaGroupChange = components['schemas']['GroupChange'];
 export type SchemaHalfHour = components['schemas']['HalfHour'];
 export type SchemaHanding = components['schemas']['Handing'];
 export type SchemaHandset = components['schemas']['Handset'];
@@ -3977,6 +4046,7 @@ export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
 export type SchemaLabelled = components['schemas']['Labelled'];
 export type SchemaLeavingView = components['schemas']['LeavingView'];
+export type SchemaLedView = components['schemas']['LedView'];
 export type SchemaLetter = components['schemas']['Letter'];
 export type SchemaLine = components['schemas']['Line'];
 export type SchemaLineKey = components['schemas']['LineKey'];
@@ -4833,7 +4903,9 @@ export interface operations {
     };
     what: {
         parameters: {
-            query?: never;
+            query?: {
+                line?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4855,6 +4927,7 @@ export interface operations {
         parameters: {
             query: {
                 name: string;
+                line?: number;
             };
             header?: never;
             path?: never;
@@ -4877,7 +4950,9 @@ export interface operations {
     };
     remove_1: {
         parameters: {
-            query?: never;
+            query?: {
+                line?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5214,30 +5289,6 @@ export interface operations {
             };
         };
     };
-    groups: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ContactGroups"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     read_1: {
         parameters: {
             query?: {
@@ -5257,30 +5308,6 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["ContactImport"];
                 };
-            };
-        };
-    };
-    put_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GroupsOfColleague"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };
@@ -6332,6 +6359,30 @@ export interface operations {
             };
         };
     };
+    groups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupChange"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     progress: {
         parameters: {
             query?: never;
@@ -6388,6 +6439,30 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    put_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupChange"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -7149,6 +7224,28 @@ export interface operations {
             };
         };
     };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedView"][];
+                };
+            };
+        };
+    };
     figures: {
         parameters: {
             query: {
@@ -7284,7 +7381,7 @@ export interface operations {
             };
         };
     };
-    log: {
+    log_1: {
         parameters: {
             query?: {
                 before?: number;
@@ -7713,6 +7810,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SegmentView"][];
+                };
+            };
+        };
+    };
+    fields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallerFields"];
                 };
             };
         };

@@ -2,6 +2,7 @@
 export type {
   SchemaCallBackView as CallBackView,
   SchemaByTelephone as ByTelephone,
+  SchemaCallerFields as CallerFields,
   SchemaCallView as CallView,
   SchemaCardBody as CardBody,
   SchemaContactBefore as ContactBefore,
@@ -52,6 +53,7 @@ export type {
   SchemaChoice as DeviceChoice,
   SchemaColleagueGroup as ColleagueGroup,
   SchemaGroupChange as GroupChange,
+  SchemaLedView as LedView,
   SchemaPersonView as PersonView,
   SchemaPreference as Preference,
   SchemaPush as Push,

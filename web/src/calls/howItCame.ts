@@ -47,6 +47,7 @@ function queued(of: CallView['queued'], t: TFunction): string {
   return [
     of?.waited && of.waited >= 1000 && t('how.queued', { time: clockTime(of.waited) }),
     of?.kept && t('how.kept'),
+    of?.given && t('how.given', { what: of.asked, number: of.given }),
     of?.why && t(`how.first.${of.why}`),
   ]
     .filter(Boolean)

@@ -18,7 +18,7 @@ export function Known({ call }: { call: CallView }) {
       aria-label={t('known.title', {
         name: call.conference ? t('conference.name') : nameOf(other, t('party.withheld')),
       })}
-      className={`sheet grid min-h-36 flex-1 gap-x-6 gap-y-2 px-4 py-2 ${outside ? 'sm:grid-cols-2' : ''}`}
+      className={`sheet grid min-h-36 flex-1 grid-cols-1 gap-x-6 gap-y-2 px-4 py-2 ${outside ? 'sm:grid-cols-2' : ''}`}
     >
       {/* There from the beginning: what one is writing must not move when it comes. */}
       {outside && (

@@ -38,9 +38,7 @@ export function OwnGroups({ names, onChange, look }: Props) {
         aria-pressed={favourite}
         className={`btn btn-sm ${favourite ? 'btn-primary' : 'btn-plain'}`}
         onClick={() =>
-          onChange(
-            favourite ? { into: [], outOf: FAVOURITES } : { into: FAVOURITES, outOf: [] },
-          )
+          onChange(favourite ? { into: [], outOf: FAVOURITES } : { into: FAVOURITES, outOf: [] })
         }
       >
         {t('ownGroups.favourite')}
@@ -51,9 +49,7 @@ export function OwnGroups({ names, onChange, look }: Props) {
           type="text"
           maxLength={200}
           value={text}
-          onChange={(event) =>
-            setTyping({ text: event.target.value, from: typing?.from ?? named })
-          }
+          onChange={(event) => setTyping({ text: event.target.value, from: typing?.from ?? named })}
           onBlur={() => !pending && setTyping(null)}
           className="input input-sm bg-base-100 text-base-content mt-1 block w-full"
         />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { FiguresView, QueueView } from '../api/types';
+import { PrintKey } from '../ui/PrintKey';
 import { DayField } from '../words/DayField';
 import { clockTime, readersDate } from '../words/time';
 import { HalfHours } from './HalfHours';
@@ -22,9 +23,12 @@ export function Days({ queue, today }: { queue: QueueView; today: string }) {
     timeZone: 'UTC',
   });
   return (
-    <section aria-label={t('queue.day')} className="sheet px-4 py-3 sm:px-5">
+    <section aria-label={t('queue.day')} data-paper className="sheet px-4 py-3 sm:px-5">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h2 className="font-bold">{t('queue.day')}</h2>
+        <h2 className="font-bold">
+          <span className="on-paper">{queue.name}, </span>
+          {t('queue.day')}
+        </h2>
         <fieldset className="ml-auto flex flex-wrap items-center gap-2">
           <legend className="sr-only">{t('queue.days')}</legend>
           <DayField
@@ -48,6 +52,7 @@ export function Days({ queue, today }: { queue: QueueView; today: string }) {
         <a className="btn btn-sm btn-plain" href={figuresFile(queue.line, first, until)} download>
           {t('queue.csv')}
         </a>
+        <PrintKey />
       </div>
       {figures && figures.totals.offered + figures.before.length > 0 ? (
         <>
@@ -66,6 +71,8 @@ export function Days({ queue, today }: { queue: QueueView; today: string }) {
   );
 }
 
+const share = (percent?: number) => (percent === undefined ? '–' : `${percent} %`);
+
 function Totals({ totals }: { totals: FiguresView['totals'] }) {
   const { t } = useTranslation();
   const seconds = (value: number) => clockTime(1000 * value);
@@ -81,6 +88,7 @@ function Totals({ totals }: { totals: FiguresView['totals'] }) {
     [t('queue.totals.longest'), seconds(totals.longest)],
     [t('queue.totals.talk'), seconds(totals.talk)],
     [t('queue.totals.finishing'), seconds(totals.finishing)],
+    [t('queue.totals.occupancy'), share(totals.occupancy)],
   ];
   return (
     <dl className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
@@ -138,7 +146,14 @@ function Tables({ figures }: { figures: FiguresView }) {
         <table>
           <caption className="text-left font-semibold">{t('queue.perMember')}</caption>
           <thead>
-            {head([t('queue.name'), t('queue.taken'), t('queue.talked'), t('queue.finished')])}
+            {head([
+              t('queue.name'),
+              t('queue.taken'),
+              t('queue.talked'),
+              t('queue.finished'),
+              t('queue.present'),
+              t('queue.occupancy'),
+            ])}
           </thead>
           <tbody>
             {figures.members.map((each) => (
@@ -149,6 +164,8 @@ function Tables({ figures }: { figures: FiguresView }) {
                 <td>{each.taken}</td>
                 <td>{seconds(each.talked)}</td>
                 <td>{seconds(each.finishing)}</td>
+                <td>{seconds(each.present)}</td>
+                <td>{share(each.occupancy)}</td>
               </tr>
             ))}
           </tbody>

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import type { QueueLines, QueueSettings } from '../api/types';
 import { FIRSTS, ORDERS } from './settings';
+import { ShownFields } from './ShownFields';
 
 interface Props {
   settings: QueueSettings;
@@ -134,6 +135,7 @@ export function QueueFields({ settings, members }: Props) {
           })}
         </ul>
       </fieldset>
+      <ShownFields settings={settings} />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { addWords } from '../words';
 import { dayOf } from '../words/time';
 import { Days } from './Days';
 import { Headline } from './Headline';
+import { LeadLog } from './LeadLog';
 import { Members } from './Members';
 import { Needed } from './Needed';
 import { Wall } from './Wall';
@@ -72,6 +73,7 @@ export function Queues() {
 
 function Open({ queue, others }: { queue: QueueView; others: QueueView[] }) {
   const today = dayOf(useNow());
+  const administrator = useMe().role === 'administrator';
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_var(--people)]">
       <div className="flex min-w-0 flex-col gap-3">
@@ -84,6 +86,7 @@ function Open({ queue, others }: { queue: QueueView; others: QueueView[] }) {
       <div className="flex min-w-0 flex-col gap-3">
         <Members queue={queue} />
         <Needed queue={queue} />
+        {(queue.leads || administrator) && <LeadLog queue={queue} />}
       </div>
     </div>
   );

@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { del, get, put, sentence } from '../api/client';
 import type { QueueLines, QueueSettings } from '../api/types';
+import { HoldMusic } from '../sound/HoldMusic';
 import { Dialog } from '../ui/Dialog';
 import { addWords } from '../words';
 import { QueueFields } from './QueueFields';
@@ -47,6 +48,11 @@ export function QueuesDialog({ onClose }: { onClose: () => void }) {
             usual={office.usual}
             onKept={() => void asked.refetch()}
           />
+          {line.keeps && (
+            <div className="border-base-300 mt-4 border-t pt-3">
+              <HoldMusic line={line.line} />
+            </div>
+          )}
           <Reasons reasons={office.reasons} onKept={() => void asked.refetch()} />
         </>
       )}

@@ -3,6 +3,9 @@ import type { QueueLines, QueueSettings } from '../api/types';
 /** Who can come first, and why. */
 export const FIRSTS = ['TAG', 'FROM_ANOTHER_LINE', 'AGAIN_TODAY', 'SENT_HERE'] as const;
 
+/** What can be shown of a contact at once. */
+export const FIELDS: QueueSettings['fields'] = ['COMPANY', 'TAGS', 'NOTE', 'ADDRESS', 'MAIL'];
+
 export const ORDERS: QueueSettings['order'][] = [
   'LONGEST_IDLE',
   'IN_TURN',
@@ -41,5 +44,9 @@ export function read(
       tag: why === 'TAG' ? text('tag') : '',
       priority: number(`first-${why}`),
     })),
+    asks: text('asks'),
+    digits: number('digits'),
+    fields: FIELDS.filter((field) => typed.has(`shows-${field}`)),
+    address: text('address'),
   };
 }

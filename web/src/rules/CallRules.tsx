@@ -16,6 +16,7 @@ import { Lines } from './Lines';
 import { Rings } from './Rings';
 import { TryIt } from './TryIt';
 import { OTHERWISE, TAKING, bodyOf, hoursInWords, keepRules, rulesOf, useBlocks } from './rules';
+import { clockTime } from '../words/time';
 
 const BlocksSheet = lazy(() => import('./BlocksSheet').then((it) => ({ default: it.BlocksSheet })));
 
@@ -165,6 +166,9 @@ function Drawing({ rules, line, trial }: DrawingProps) {
             </label>
           )}
           <Rings rules={rules} onKeep={(rings) => keep((body) => ({ ...body, rings }))} />
+          {rules.keeps !== undefined && (
+            <p className="mt-1">{t('rules.keeps', { time: clockTime(1000 * rules.keeps) })}</p>
+          )}
         </Station>
         {!group && (
           <Station title={t('rules.delegates')}>

@@ -7,16 +7,16 @@ import { useMe } from '../session/session';
 
 const KEY = ['hold-music'];
 
-/** For administrators: the music that waiting callers hear. */
-export function HoldMusic() {
+/** For administrators: the music that waiting callers hear, of the office or of one line. */
+export function HoldMusic({ line }: { line?: number }) {
   const { t } = useTranslation();
   const id = useId();
   const administrator = useMe().role === 'administrator';
   const queries = useQueryClient();
   const [error, setError] = useState('');
   const { data } = useQuery({
-    queryKey: KEY,
-    queryFn: () => get<HoldMusicView>('/api/office/hold-music'),
+    queryKey: [...KEY, line],
+    queryFn: () => get<HoldMusicView>(`/api/office/hold-music${line ? `?line=${line}` : ''}`),
     enabled: administrator,
   });
   if (!administrator) {
@@ -37,7 +37,9 @@ export function HoldMusic() {
     <div>
       <h4 className="mb-1">{t('sound.music')}</h4>
       <p className="quiet mb-1">
-        {data?.name ? t('sound.musicIs', { name: data.name }) : t('sound.musicOurs')}
+        {data?.name
+          ? t('sound.musicIs', { name: data.name })
+          : t(line ? 'sound.musicOffice' : 'sound.musicOurs')}
       </p>
       <div className="flex flex-wrap items-center gap-2">
         <label htmlFor={id} className="btn btn-plain has-focus-visible:outline-2">
@@ -53,7 +55,7 @@ export function HoldMusic() {
               if (file) {
                 void change(
                   putFile(
-                    `/api/office/hold-music?name=${encodeURIComponent(file.name)}`,
+                    `/api/office/hold-music?name=${encodeURIComponent(file.name)}${line ? `&line=${line}` : ''}`,
                     file,
                     'audio/wav',
                   ),
@@ -66,9 +68,9 @@ export function HoldMusic() {
           <button
             type="button"
             className="btn btn-plain"
-            onClick={() => void change(del('/api/office/hold-music'))}
+            onClick={() => void change(del(`/api/office/hold-music${line ? `?line=${line}` : ''}`))}
           >
-            {t('sound.musicBack')}
+            {t(line ? 'sound.musicOfficeBack' : 'sound.musicBack')}
           </button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { Suspense, lazy } from 'react';
 import type { CallView } from '../api/types';
 import { LiveCord } from '../cord/Cord';
 import { Voices } from '../sound/Voices';
@@ -6,6 +7,10 @@ import { Foot } from './Foot';
 import { Members } from './Members';
 import { StripFrame } from './StripFrame';
 import { CameFrom, Times, Who } from './StripParts';
+
+const CallerFields = lazy(() =>
+  import('../queues/CallerFields').then((it) => ({ default: it.CallerFields })),
+);
 
 const EDGE: Partial<Record<CallView['phase'], string>> = {
   TALKING: 'border-primary',
@@ -22,6 +27,9 @@ export function ActiveStrip({ call }: { call: CallView }) {
         <div className="min-w-0 flex-1 basis-44 sm:basis-48">
           <Who call={call} />
           <CameFrom call={call} />
+          <Suspense>
+            <CallerFields call={call} />
+          </Suspense>
         </div>
         <Times call={call} />
       </div>

@@ -4,6 +4,10 @@ import { LiveCord } from '../cord/Cord';
 import { StripFrame } from './StripFrame';
 import { CameFrom, State, WhoAndKeys } from './StripParts';
 
+const CallerFields = lazy(() =>
+  import('../queues/CallerFields').then((it) => ({ default: it.CallerFields })),
+);
+
 const KnownLine = lazy(() =>
   import('../followup/KnownLine').then((it) => ({ default: it.KnownLine })),
 );
@@ -33,6 +37,9 @@ export function RingingStrip({ call }: { call: CallView }) {
           <State call={call} />
         </p>
       </div>
+      <Suspense>
+        <CallerFields call={call} />
+      </Suspense>
     </StripFrame>
   );
 }

@@ -25,6 +25,7 @@ function onPaper(shown: HTMLElement): HTMLElement {
     text.textContent = written(fields[at]);
     field.replaceWith(text);
   });
+  copy.querySelectorAll('details').forEach((each) => (each.open = true)); // nobody can open it there
   copy.querySelectorAll(SCREEN).forEach((each) => each.remove());
   paper.append(copy);
   return paper;

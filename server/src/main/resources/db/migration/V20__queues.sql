@@ -40,15 +40,34 @@ create table queue_finished (
   index finished_of (group_id, began, person_id, took_ms)
 );
 
+-- At which minutes of a half hour members were there for a line: one bit for each, the first minute lowest.
+create table queue_present (
+  group_id  bigint       not null,
+  half_hour datetime     not null,
+  person_id bigint       not null,
+  minutes   int unsigned not null,
+  primary key (group_id, half_hour, person_id)
+);
+
 -- What those who lead a line have done with others.
 create table queue_log (
-  id        bigint       not null auto_increment primary key,
-  group_id  bigint       not null,
-  at        datetime(6)  not null,
-  by_person bigint       not null,
-  what      varchar(12)  not null,
-  person_id bigint       null, -- whom it was done to
-  call_id   varchar(40)  null,
-  detail    varchar(120) not null,
+  id        bigint      not null auto_increment primary key,
+  group_id  bigint      not null,
+  at        datetime(6) not null,
+  by_person bigint      not null,
+  what      varchar(12) not null,
+  person_id bigint      null, -- whom it was done to
+  call_id   varchar(40) null,
+  caller    varchar(40) null, -- their number
+  to_group  bigint      null, -- where to
+  reason    varchar(60) not null,
   index log_of (group_id, at)
+);
+
+-- The music of lines that have their own.
+create table line_music (
+  group_id bigint       not null primary key references ring_group (id),
+  name     varchar(200) not null,
+  samples  longblob     not null, -- 16 bits, 16 kHz, one channel
+  since    datetime(6)  not null
 );

@@ -5,106 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.locks.LockSupport;
-import java.util.function.BooleanSupplier;
-import oficina.core.people.Group;
-import oficina.server.Client.Answer;
 import oficina.server.office.OfficeData;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** A line that keeps callers, over HTTP: who waits, who serves, who may see and decide what. */
-@ExtendWith(TestServer.class)
-class QueuesOverHttpTest {
-  private static final String NUMBER = "0191 498 0120";
-  private static final String DOV = "/api/outside/subscribers/+441514960177";
-  private static final String MARISOL = "/api/outside/subscribers/+441134960148";
-
-  private final Group freight =
-      TestServer.get().bean(OfficeData.class).directory().groups().stream()
-          .filter(group -> group.name().equals("Freight"))
-          .findFirst()
-          .orElseThrow();
-  private final long line = freight.id().value();
-  private final String path = "/api/queues/" + line;
-  private final String kept = "/api/office/queues/" + line;
-
-  private final Client boss = Client.withoutPage(TestServer.get().address(), "mirela");
-  private final Client tomasz = Client.signedIn("tomasz");
-  private final Client stranger = Client.signedIn("joss");
-
-  @BeforeEach
-  void only_tomasz_takes_part() {
-    assertThat(boss.put(kept, settings()).status()).isEqualTo(204);
-    others().forEach(other -> assertThat(takePart(tomasz, other, false).status()).isEqualTo(204));
-    assertThat(stranger.put(DOV + "/player", Map.of()).status()).isEqualTo(204);
-    assertThat(stranger.put(MARISOL + "/player", Map.of()).status()).isEqualTo(204);
-  }
-
-  @AfterEach
-  void as_before() {
-    for (String each : List.of(DOV, MARISOL)) {
-      stranger.post(each + "/hang-up", Map.of());
-      stranger.delete(each + "/player");
-    }
-    tomasz.hangUp();
-    tomasz.post("/api/queues/finishing", Map.of());
-    tomasz.put("/api/lines/part", Map.of("takesPart", true, "reason", ""));
-    others().forEach(other -> takePart(tomasz, other, true));
-    boss.delete(kept);
-    List.of(boss, tomasz, stranger).forEach(Client::close);
-  }
-
-  private List<Long> others() {
-    return freight.members().stream().map(each -> each.value()).filter(id -> id != me()).toList();
-  }
-
-  private long me() {
-    return TestServer.get().bean(OfficeData.class).directory().people().stream()
-        .filter(person -> person.name().equals("Tomasz Brill"))
-        .mapToLong(person -> person.id().value())
-        .findFirst()
-        .orElseThrow();
-  }
-
-  private Map<String, Object> settings() {
-    Map<String, Object> settings = new HashMap<>();
-    settings.put("order", "LONGEST_IDLE");
-    settings.put("longestWait", 120);
-    settings.put("most", 5);
-    settings.put("finishing", 30);
-    settings.put("tellPlace", true);
-    settings.put("tellTime", true);
-    settings.put("every", 30);
-    settings.put("keep", true);
-    settings.put("message", true);
-    settings.put("elsewhere", false);
-    settings.put("within", 20);
-    settings.put("percent", 80);
-    settings.put("members", List.of(Map.of("person", me(), "leads", true, "asked", 0)));
-    settings.put("preferences", List.of(Map.of("why", "AGAIN_TODAY", "tag", "", "priority", 3)));
-    return settings;
-  }
-
-  private Answer takePart(Client who, long person, boolean takesPart) {
-    return who.put(
-        path + "/members/" + person, Map.of("takesPart", takesPart, "reason", "in a test"));
-  }
-
-  private Answer calls(String subscriber) {
-    return stranger.post(subscriber + "/calls", Map.of("to", NUMBER, "withheld", false));
-  }
-
-  private JsonNode queue() {
-    return tomasz.get("/api/queues").body().get("queues").get(0);
-  }
-
+class QueuesOverHttpTest extends FreightOverHttp {
   @Test
   void whoever_waits_is_served_in_turn_and_counted() {
     JsonNode before = figures().get("totals");
@@ -121,6 +29,9 @@ class QueuesOverHttpTest {
     JsonNode found = stranger.get("/api/find?text=220").body().get("queue");
     assertThat(found.get("waiting").asInt()).isEqualTo(1);
     assertThat(found.get("free").asInt()).isZero();
+    assertThat(stranger.get("/api/find?text=freig").body().get("known").toString())
+        .as("and who can be asked for there")
+        .contains("Tomasz Brill");
 
     tomasz.service(first.get("id").asString(), "clear");
     tomasz.awaitNoCalls();
@@ -138,7 +49,11 @@ class QueuesOverHttpTest {
     JsonNode after = figures().get("totals");
     assertThat(after.get("offered").asLong()).isEqualTo(before.get("offered").asLong() + 2);
     assertThat(after.get("answered").asLong()).isEqualTo(before.get("answered").asLong() + 2);
-    assertThat(figures().get("members").toString()).contains("Tomasz Brill");
+    TestServer.get().clock().advance(Duration.ofMinutes(2));
+    until(() -> figures().get("totals").has("occupancy"));
+    JsonNode own = figures().get("members").get(0);
+    assertThat(own.get("name").asString()).isEqualTo("Tomasz Brill");
+    assertThat(own.get("present").asLong()).isGreaterThanOrEqualTo(60);
     assertThat(new String(tomasz.bytes(path + "/figures/file" + today()).body()))
         .startsWith("half_hour,in_time,later,given_up,elsewhere");
   }
@@ -203,6 +118,12 @@ class QueuesOverHttpTest {
     tomasz.awaitCall("TALKING");
     assertThat(tomasz.post(take + "/take", Map.of("device", "test")).code())
         .isEqualTo("WAITS_NO_LONGER");
+    JsonNode last = tomasz.get(path + "/log").body().get(0);
+    assertThat(last.get("what").asString()).isEqualTo("TOOK");
+    assertThat(last.get("caller").asString()).contains("0151 496 0177");
+    assertThat(boss.get(path + "/log").body().get(1).get("member").asString())
+        .isEqualTo("Tomasz Brill");
+    assertThat(stranger.get(path + "/log").code()).isEqualTo("NO_SUCH_QUEUE");
   }
 
   @Test
@@ -227,14 +148,5 @@ class QueuesOverHttpTest {
     tomasz.service(waits, "clear");
     tomasz.awaitNoCalls();
     assertThat(figures().get("totals").get("calledBack").asLong()).isPositive();
-  }
-
-  /** The voice says that it is so before it lets them go. */
-  private static void until(BooleanSupplier holds) {
-    long patience = System.nanoTime() + Duration.ofSeconds(40).toNanos();
-    while (!holds.getAsBoolean() && System.nanoTime() < patience) {
-      LockSupport.parkNanos(20_000_000);
-    }
-    assertThat(holds.getAsBoolean()).isTrue();
   }
 }

@@ -18,9 +18,4 @@ public record Match(
   public static Match of(Person person) {
     return new Match(person, null, List.of());
   }
-
-  /** Whether it is this colleague. */
-  public boolean isPerson(@Nullable Person other) {
-    return person != null && other != null && person.id().equals(other.id());
-  }
 }

@@ -105,6 +105,7 @@ final class Drawing {
     Party line = mine.line();
     boolean others = line != null && line.group() != null;
     about.put("line", others ? hand.around().name(line) : "");
+    about.put("given", call.place() == null ? "" : call.place().given());
     Party announced = Announced.to(hand.me(), call, hand.around().exchange().state());
     about.put("announced", announced == null ? "" : hand.around().name(announced));
     about.put("here", Boolean.toString(mine.device() == null || hand.isHere(call)));

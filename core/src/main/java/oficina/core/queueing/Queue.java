@@ -179,6 +179,38 @@ public record Queue(
         shown);
   }
 
+  /** The same, with this said to whoever waits. */
+  public Queue telling(Told others) {
+    return new Queue(
+        order,
+        levels,
+        longestWait,
+        most,
+        finishing,
+        preferences,
+        leads,
+        others,
+        choices,
+        target,
+        shown);
+  }
+
+  /** The same, with this shown to members. */
+  public Queue showing(Shown others) {
+    return new Queue(
+        order,
+        levels,
+        longestWait,
+        most,
+        finishing,
+        preferences,
+        leads,
+        told,
+        choices,
+        target,
+        others);
+  }
+
   /** After which time of waiting this member is asked. */
   public Duration asked(PersonId member) {
     if (order == Order.LEVELS) {

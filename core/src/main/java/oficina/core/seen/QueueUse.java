@@ -56,7 +56,15 @@ public record QueueUse(GroupId line, List<Waiting> waiting, List<Standing> membe
     /** They say that they take no calls. */
     AWAY,
     /** No device of theirs would ring. */
-    OFF
+    OFF;
+
+    /** Whether they are there for the line: free for its calls, or at work on one. */
+    public boolean isThere() {
+      return switch (this) {
+        case FREE, RINGING, SERVING, FINISHING -> true;
+        case ON_CALL, RESTS, AWAY, OFF -> false;
+      };
+    }
   }
 
   /** How many members would be rung now. */
@@ -68,12 +76,7 @@ public record QueueUse(GroupId line, List<Waiting> waiting, List<Standing> membe
   public int serving() {
     return (int)
         members.stream()
-            .filter(
-                each ->
-                    switch (each.state()) {
-                      case FREE, RINGING, SERVING, ON_CALL, FINISHING -> true;
-                      case RESTS, AWAY, OFF -> false;
-                    })
+            .filter(each -> each.state().isThere() || each.state() == State.ON_CALL)
             .count();
   }
 

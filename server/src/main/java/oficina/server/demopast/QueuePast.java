@@ -7,7 +7,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.Random;
 import oficina.core.call.CallId;
@@ -30,6 +32,8 @@ import oficina.core.people.PersonId;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
 import oficina.server.figures.FactStore;
+import oficina.server.figures.PresenceStore;
+import oficina.server.figures.PresenceStore.Slot;
 
 /**
  * Eight weeks of calls at the queues of the demo office, with the shape of a day and of a week:
@@ -54,6 +58,8 @@ public final class QueuePast {
 
   private final Office office;
   private final FactStore store;
+  private final PresenceStore presence;
+  private final Map<Slot, Integer> present = new HashMap<>();
   private final Exchange exchange;
   private final Facts facts = new Facts();
   private final List<Fact> counted = new ArrayList<>();
@@ -64,9 +70,10 @@ public final class QueuePast {
   private long order;
 
   /** Of this office. */
-  public QueuePast(Office office, FactStore store) {
+  public QueuePast(Office office, FactStore store, PresenceStore presence) {
     this.office = office;
     this.store = store;
+    this.presence = presence;
     exchange = new Exchange(office);
   }
 
@@ -83,6 +90,7 @@ public final class QueuePast {
       next();
     }
     store.write(counted);
+    presence.add(present);
   }
 
   /** Whatever is due first: a timer of the exchange, or something that somebody does. */
@@ -109,6 +117,10 @@ public final class QueuePast {
                 run(
                     new OfficeCommand.DeviceComes(
                         member, DeviceId.STAND_IN, DeviceKind.TELEPHONE, true)));
+        for (int half = 0; half < 2 * A_DAY.length; half++) {
+          Instant from = opens.plus(Duration.ofMinutes(30L * half));
+          present.put(Slot.at(line, member, from), Slot.whole());
+        }
       }
       double busy = A_WEEK[day.getDayOfWeek().getValue() - 1] * group.members().size() / 5;
       for (int hour = 0; hour < A_DAY.length; hour++) {

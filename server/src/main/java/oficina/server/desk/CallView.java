@@ -49,6 +49,9 @@ public record CallView(
    * @param priority above none when they are served before others
    * @param why they are; absent when they are not
    * @param kept whether they have hung up, and are called when one answers
+   * @param given what they have keyed in when they were asked for a number; absent when nothing
+   * @param asked of what that number is
+   * @param shows whether the line has more to be seen of the caller
    */
   public record QueuedView(
       long id,
@@ -57,7 +60,10 @@ public record CallView(
       @Schema(nullable = true) @Nullable Long waited,
       int priority,
       @Schema(nullable = true) Queue.@Nullable Why why,
-      boolean kept) {}
+      boolean kept,
+      @Schema(nullable = true) @Nullable String given,
+      String asked,
+      boolean shows) {}
 
   /**
    * How it came to its owner.

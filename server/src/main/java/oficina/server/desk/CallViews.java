@@ -18,6 +18,7 @@ import oficina.core.history.Segment;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.core.queueing.Place;
+import oficina.core.queueing.Queue;
 import oficina.core.seen.Announced;
 import oficina.core.seen.Standpoint;
 import oficina.core.seen.Standpoint.Phase;
@@ -152,6 +153,8 @@ class CallViews {
       return null;
     }
     Instant left = place.left();
+    Queue queue = office.now().directions().queue(place.line());
+    Queue.Question asks = queue == null ? null : queue.told().asks();
     return new CallView.QueuedView(
         place.line().value(),
         parties.name(new Party.Members(place.line())),
@@ -159,7 +162,10 @@ class CallViews {
         left == null ? null : Duration.between(place.since(), left).toMillis(),
         place.priority(),
         place.why(),
-        place.kept() != null);
+        place.kept() != null,
+        place.given().isEmpty() ? null : place.given(),
+        asks == null ? "" : asks.name(),
+        queue != null && !queue.shown().equals(Queue.Shown.NOTHING));
   }
 
   private @Nullable String sentOnBy(Call call, Connection own) {

@@ -29,10 +29,12 @@ class Figures {
   private static final int A_DAY = 48;
 
   private final DayStore days;
+  private final PresenceStore presence;
   private final OfficeData office;
 
-  Figures(DayStore days, OfficeData office) {
+  Figures(DayStore days, PresenceStore presence, OfficeData office) {
     this.days = days;
+    this.presence = presence;
     this.office = office;
   }
 
@@ -93,13 +95,25 @@ class Figures {
         longest / 1000,
         mean(waited.getOrDefault(Outcome.GIVEN_UP, 0L), givenUp),
         mean(served),
-        mean(finished));
+        mean(finished),
+        occupancy(
+            sum(served).plus(sum(finished)),
+            presence.of(line, from, to).values().stream().reduce(Duration.ZERO, Duration::plus)));
+  }
+
+  /** How much of the time they were there they were at work; null when they were not. */
+  private static @Nullable Integer occupancy(Duration atWork, Duration there) {
+    return there.isZero()
+        ? null
+        : (int) Math.min(100, Math.round(100.0 * atWork.toMillis() / there.toMillis()));
+  }
+
+  private static Duration sum(List<DayStore.Worked> worked) {
+    return worked.stream().map(DayStore.Worked::took).reduce(Duration.ZERO, Duration::plus);
   }
 
   private static long mean(List<DayStore.Worked> worked) {
-    return mean(
-        worked.stream().mapToLong(each -> each.took().toMillis()).sum(),
-        worked.stream().mapToLong(DayStore.Worked::calls).sum());
+    return mean(sum(worked).toMillis(), worked.stream().mapToLong(DayStore.Worked::calls).sum());
   }
 
   private static long mean(long milliseconds, long of) {
@@ -132,10 +146,12 @@ class Figures {
   private List<MemberFigures> members(GroupId line, Instant from, Instant to) {
     Map<PersonId, DayStore.Worked> served = byPerson(days.served(line, from, to));
     Map<PersonId, DayStore.Worked> finished = byPerson(days.finished(line, from, to));
+    Map<PersonId, Duration> there = presence.of(line, from, to);
     Set<PersonId> all = new HashSet<>(served.keySet());
     all.addAll(finished.keySet());
+    all.addAll(there.keySet());
     return all.stream()
-        .map(person -> member(person, served.get(person), finished.get(person)))
+        .map(person -> member(person, served.get(person), finished.get(person), there.get(person)))
         .sorted(Comparator.comparing(MemberFigures::name))
         .toList();
   }
@@ -147,12 +163,20 @@ class Figures {
   }
 
   private MemberFigures member(
-      PersonId person, DayStore.@Nullable Worked served, DayStore.@Nullable Worked finished) {
+      PersonId person,
+      DayStore.@Nullable Worked served,
+      DayStore.@Nullable Worked finished,
+      @Nullable Duration there) {
+    Duration talked = served == null ? Duration.ZERO : served.took();
+    Duration wrote = finished == null ? Duration.ZERO : finished.took();
+    Duration present = there == null ? Duration.ZERO : there;
     return new MemberFigures(
         person.value(),
         office.now().nameOf(person),
         served == null ? 0 : served.calls(),
-        served == null ? 0 : served.took().toSeconds(),
-        finished == null ? 0 : finished.took().toSeconds());
+        talked.toSeconds(),
+        wrote.toSeconds(),
+        present.toSeconds(),
+        occupancy(talked.plus(wrote), present));
   }
 }

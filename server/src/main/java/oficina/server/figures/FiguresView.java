@@ -1,7 +1,9 @@
 package oficina.server.figures;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a line that keeps callers has done on some days.
@@ -26,6 +28,8 @@ public record FiguresView(
    * @param offered how many came to wait, however short
    * @param inTime how many were answered within the target
    * @param longest the longest wait of all
+   * @param occupancy how many of a hundred minutes that members were there they spoke with callers
+   *     or wrote it down; absent when nobody was there
    * @param patience how long those had waited who gave up, on average
    */
   public record Totals(
@@ -41,7 +45,8 @@ public record FiguresView(
       long longest,
       long patience,
       long talk,
-      long finishing) {}
+      long finishing,
+      @Schema(nullable = true) @Nullable Integer occupancy) {}
 
   /**
    * Calls that came in one half hour of the day.
@@ -52,6 +57,18 @@ public record FiguresView(
    */
   public record HalfHour(int slot, long inTime, long later, long givenUp, long elsewhere) {}
 
-  /** What one member has done; times in seconds. */
-  public record MemberFigures(long person, String name, long taken, long talked, long finishing) {}
+  /**
+   * What one member has done; times in seconds.
+   *
+   * @param present how long they were there for the line: free for its calls, or at work on one
+   * @param occupancy as that of all
+   */
+  public record MemberFigures(
+      long person,
+      String name,
+      long taken,
+      long talked,
+      long finishing,
+      long present,
+      @Schema(nullable = true) @Nullable Integer occupancy) {}
 }

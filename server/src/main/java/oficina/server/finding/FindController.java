@@ -111,25 +111,38 @@ class FindController {
     String extension = dialled.extension();
     Group group = group(extension == null ? wanted : extension);
     return new Found(
-        known(wanted, extension, me.id()),
+        known(wanted, extension, group, me.id()),
         group == null ? null : parties.view(new Party.Members(group.id()), me.id()),
         group == null ? null : queues.figures(group.id()),
         desks.slot(wanted.strip(), me.id()),
         dials(text, dialled, me.id()));
   }
 
-  /** Whoever has the extension that was written in some way comes first. */
-  private List<Known> known(String text, @Nullable String extension, PersonId me) {
+  /**
+   * Whoever has the extension that was written in some way comes first; last the members of a queue
+   * that was named.
+   */
+  private List<Known> known(
+      String text, @Nullable String extension, @Nullable Group group, PersonId me) {
     Optional<Person> written = office.directory().personAt(extension == null ? "" : extension);
     Familiarity familiar = familiars.of(me);
     List<Match> found =
         contacts.ask(book -> new Finder(office.finder(), book).find(text, me, familiar, MOST));
-    return Stream.concat(
-            written.map(Match::of).stream(),
-            found.stream().filter(each -> !each.isPerson(written.orElse(null))))
+    return Stream.of(written.map(Match::of).stream(), found.stream(), membersOf(group))
+        .flatMap(each -> each)
+        .distinct()
         .limit(MOST)
         .map(this::known)
         .toList();
+  }
+
+  private Stream<Match> membersOf(@Nullable Group group) {
+    return group == null
+        ? Stream.empty()
+        : queues.freeFirst(group).stream()
+            .map(office.directory()::person)
+            .flatMap(Optional::stream)
+            .map(Match::of);
   }
 
   private Known known(Match match) {

@@ -17,6 +17,7 @@ import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
+import oficina.server.OficinaProperties;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -36,9 +37,15 @@ public class DemoOffice {
 
   private final OfficeStore store;
   private final DirectionsStore directions;
+  private final int bookingsPort;
   private final PasswordEncoder passwords;
 
-  DemoOffice(OfficeStore store, DirectionsStore directions, PasswordEncoder passwords) {
+  DemoOffice(
+      OfficeStore store,
+      DirectionsStore directions,
+      PasswordEncoder passwords,
+      OficinaProperties properties) {
+    bookingsPort = properties.bookingsPort();
     this.store = store;
     this.directions = directions;
     this.passwords = passwords;
@@ -105,7 +112,25 @@ public class DemoOffice {
       store.addMember(id, ids.get(member), ++position);
     }
     Set<PersonId> leads = Set.of(ids.get(queue.get("leads")));
-    directions.keep(new GroupId(id), Queue.DEFAULT.ledBy(leads));
+    directions.keep(new GroupId(id), asking(queue).ledBy(leads));
+  }
+
+  /** Whoever asks callers for a number asks the booking system what it knows of it. */
+  private Queue asking(CSVRecord queue) {
+    String asks = queue.get("asks");
+    if (asks == null) {
+      return Queue.DEFAULT;
+    }
+    Queue.Told told = Queue.DEFAULT.told();
+    Queue.Question question = new Queue.Question(asks, Integer.parseInt(queue.get("digits")));
+    String address =
+        bookingsPort == 0
+            ? ""
+            : "http://127.0.0.1:%d/bookings?number={number}&booking={digits}"
+                .formatted(bookingsPort);
+    return Queue.DEFAULT
+        .telling(new Queue.Told(told.place(), told.time(), told.every(), question))
+        .showing(new Queue.Shown(List.of(Queue.Field.NOTE), address));
   }
 
   /** A meeting room is somebody whom a few may act for, at the telephone that stands in it. */

@@ -4,20 +4,30 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
+import oficina.core.call.Party;
 import oficina.core.commands.Command;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.commands.SendCommand;
+import oficina.core.decision.Permissions;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.server.calls.Commands;
+import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
+import oficina.server.people.Parties;
+import oficina.server.problems.Problem;
 import oficina.server.queues.LeadLogStore.Done;
+import oficina.server.queues.LeadLogStore.What;
 import oficina.server.time.MovableClock;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -30,13 +40,27 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/queues/{line}")
 class LeadController {
+  private static final int MOST_TOLD = 100;
+
   private final Commands commands;
   private final LeadLogStore log;
+  private final OfficeData office;
+  private final QueueBoard board;
+  private final Parties parties;
   private final MovableClock clock;
 
-  LeadController(Commands commands, LeadLogStore log, MovableClock clock) {
+  LeadController(
+      Commands commands,
+      LeadLogStore log,
+      OfficeData office,
+      QueueBoard board,
+      Parties parties,
+      MovableClock clock) {
     this.commands = commands;
     this.log = log;
+    this.office = office;
+    this.board = board;
+    this.parties = parties;
     this.clock = clock;
   }
 
@@ -59,7 +83,15 @@ class LeadController {
     String reason = part.reason() == null ? "" : part.reason().strip();
     carryOut(
         new OfficeCommand.TakePart(whom, at, !part.takesPart(), reason, me.id()),
-        new Done(at, me.id(), part.takesPart() ? "TAKES_PART" : "RESTS", whom, null, reason));
+        new Done(
+            at,
+            me.id(),
+            part.takesPart() ? What.TAKES_PART : What.RESTS,
+            whom,
+            null,
+            null,
+            null,
+            reason));
   }
 
   record TakingWaiting(@NotBlank String device) {}
@@ -75,7 +107,7 @@ class LeadController {
     CallId id = new CallId(call);
     carryOut(
         new SendCommand.TakeWaiting(id, me.id(), new DeviceId(taking.device())),
-        new Done(new GroupId(line), me.id(), "TOOK", null, id, ""));
+        to(id, new GroupId(line), me.id(), What.TOOK, null));
   }
 
   record Moving(long to) {}
@@ -92,7 +124,61 @@ class LeadController {
     GroupId to = new GroupId(moving.to());
     carryOut(
         new SendCommand.MoveWaiting(id, me.id(), to),
-        new Done(new GroupId(line), me.id(), "MOVED", null, id, to.toString()));
+        to(id, new GroupId(line), me.id(), What.MOVED, to));
+  }
+
+  /** Something that is done to a caller, who may be gone from the line a moment later. */
+  private Done to(CallId call, GroupId line, PersonId by, What what, @Nullable GroupId to) {
+    PhoneNumber caller =
+        office
+            .directory()
+            .group(line)
+            .map(board::now)
+            .flatMap(
+                now -> now.waiting().stream().filter(each -> each.call().equals(call)).findFirst())
+            .map(each -> each.caller().outsideNumber())
+            .orElse(null);
+    return new Done(line, by, what, null, call, caller, to, "");
+  }
+
+  /**
+   * Something that was done by whoever leads the line.
+   *
+   * @param member to whom; absent when it was done to a caller
+   * @param caller to whom; absent when it was done to a member
+   * @param to the line to which a caller was moved; absent when none was
+   * @param reason why a member is to rest; may be empty
+   */
+  record LedView(
+      Instant at,
+      String by,
+      What what,
+      @Schema(nullable = true) @Nullable String member,
+      @Schema(nullable = true) @Nullable String caller,
+      @Schema(nullable = true) @Nullable String to,
+      String reason) {}
+
+  /** What was done last by whoever leads the line, for those who lead it and administrators. */
+  @GetMapping("/log")
+  List<LedView> log(@AuthenticationPrincipal Employee me, @PathVariable long line) {
+    GroupId at = new GroupId(line);
+    if (!Permissions.mayLead(office.now(), at, me.id()) && !me.isAdministrator()) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_QUEUE");
+    }
+    return log.last(at, MOST_TOLD).stream().map(each -> view(each, me.id())).toList();
+  }
+
+  private LedView view(LeadLogStore.Entry entry, PersonId viewer) {
+    Done done = entry.done();
+    boolean ofCaller = done.call() != null;
+    return new LedView(
+        entry.at(),
+        office.now().nameOf(done.by()),
+        done.what(),
+        done.whom() == null ? null : office.now().nameOf(done.whom()),
+        ofCaller ? parties.name(new Party.Outside(done.caller()), viewer) : null,
+        done.to() == null ? null : parties.name(new Party.Members(done.to())),
+        done.reason());
   }
 
   private void carryOut(Command command, Done done) {

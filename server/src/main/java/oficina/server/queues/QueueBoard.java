@@ -2,6 +2,7 @@ package oficina.server.queues;
 
 import java.time.Duration;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -159,6 +160,17 @@ public class QueueBoard implements ExchangeListener {
         now.free(),
         now.longestSince(),
         expected == null ? null : expected.toSeconds());
+  }
+
+  /** Members of a queue, those who are free before the others; of any other line nobody. */
+  public List<PersonId> freeFirst(Group group) {
+    QueueUse now = at(group.id());
+    return now == null
+        ? List.of()
+        : now.members().stream()
+            .sorted(Comparator.comparing(each -> each.state() != QueueUse.State.FREE))
+            .map(QueueUse.Standing::person)
+            .toList();
   }
 
   /** What a line has decided; null when it has just decided to keep no callers any more. */

@@ -19,6 +19,7 @@ import oficina.core.people.PersonId;
 import oficina.core.queueing.Queue;
 import oficina.core.queueing.Queue.Order;
 import oficina.core.queueing.Queue.Why;
+import oficina.server.callerfields.OfficeAddress;
 import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
@@ -39,6 +40,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/office/queues")
 class QueueSettingsController {
+  private static final int USUAL_DIGITS = 6;
+
   private final OfficeData office;
   private final DirectionsStore store;
   private final Reasons reasons;
@@ -60,6 +63,10 @@ class QueueSettingsController {
    * @param keep whether callers may hang up, keep their place and be called back
    * @param message whether they may leave a message
    * @param elsewhere whether they may go where the line's rules have those go whom nobody answers
+   * @param asks of what the number is that callers are asked for first; empty when they are not
+   * @param digits how many it has at most
+   * @param fields of the contact that members see at once
+   * @param address of the office's own that is asked about callers; empty for none
    */
   record QueueSettings(
       @NotNull Order order,
@@ -75,7 +82,11 @@ class QueueSettingsController {
       @Min(1) @Max(600) int within,
       @Min(1) @Max(100) int percent,
       @NotNull @Size(max = 500) List<@NotNull @Valid MemberSettings> members,
-      @NotNull @Size(max = 20) List<@NotNull @Valid QueuePreference> preferences) {}
+      @NotNull @Size(max = 20) List<@NotNull @Valid QueuePreference> preferences,
+      @NotNull @Size(max = 40) String asks,
+      @Min(1) @Max(Queue.Question.LONGEST) int digits,
+      @NotNull @Size(max = 10) List<Queue.@NotNull Field> fields,
+      @NotNull @Size(max = 400) String address) {}
 
   /**
    * What a member is at a line.
@@ -131,6 +142,7 @@ class QueueSettingsController {
 
   private static QueueSettings settings(Queue queue, List<PersonId> members) {
     Duration every = queue.told().every();
+    Queue.Question asks = queue.told().asks();
     return new QueueSettings(
         queue.order(),
         (int) queue.longestWait().toSeconds(),
@@ -154,7 +166,11 @@ class QueueSettingsController {
             .toList(),
         queue.preferences().stream()
             .map(each -> new QueuePreference(each.why(), each.tag(), each.priority()))
-            .toList());
+            .toList(),
+        asks == null ? "" : asks.name(),
+        asks == null ? USUAL_DIGITS : asks.digits(),
+        queue.shown().fields(),
+        queue.shown().address());
   }
 
   /** Have a line keep callers so. */
@@ -194,6 +210,9 @@ class QueueSettingsController {
       }
     }
     Integer every = settings.every();
+    String asks = settings.asks().strip();
+    String address = settings.address().strip();
+    OfficeAddress.check(address);
     return new Queue(
         settings.order(),
         levels,
@@ -210,9 +229,11 @@ class QueueSettingsController {
         new Queue.Told(
             settings.tellPlace(),
             settings.tellTime(),
-            every == null ? null : Duration.ofSeconds(every)),
+            every == null ? null : Duration.ofSeconds(every),
+            asks.isEmpty() ? null : new Queue.Question(asks, settings.digits())),
         new Queue.Choices(settings.keep(), settings.message(), settings.elsewhere()),
-        new Queue.Target(Duration.ofSeconds(settings.within()), settings.percent()));
+        new Queue.Target(Duration.ofSeconds(settings.within()), settings.percent()),
+        new Queue.Shown(settings.fields(), address));
   }
 
   record ReasonList(@NotNull @Size(min = 1, max = 20) List<@NotBlank @Size(max = 60) String> all) {}

@@ -3,6 +3,7 @@ package oficina.server.queues;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import oficina.core.numbers.Region;
+import oficina.core.people.GroupId;
 import oficina.core.tones.Tones;
 import oficina.server.machines.SpeakingEnd;
 import oficina.server.sound.Music;
@@ -19,11 +20,13 @@ final class WaitingEnd implements SoundEnd {
 
   private final SpeakingEnd words = new SpeakingEnd();
   private final Music music;
+  private final GroupId line;
   private final short[] ringing;
   private volatile Between between = Between.RINGING;
   private long frame;
 
-  WaitingEnd(Music music, Region region) {
+  WaitingEnd(Music music, GroupId line, Region region) {
+    this.line = line;
     this.music = music;
     ringing = Tones.in(region.code()).ringing().round();
   }
@@ -51,7 +54,7 @@ final class WaitingEnd implements SoundEnd {
       case SILENCE -> {
         return false;
       }
-      case MUSIC -> music.write(frame++, out);
+      case MUSIC -> music.write(line, frame++, out);
       case RINGING -> ring(out);
     }
     return true;

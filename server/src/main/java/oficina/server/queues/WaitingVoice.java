@@ -84,7 +84,7 @@ class WaitingVoice implements MachineKind {
     Session(EndId.Machine id, GroupId line) {
       this.id = id;
       this.line = line;
-      end = new WaitingEnd(music, office.region());
+      end = new WaitingEnd(music, line, office.region());
       Queue queue = office.now().directions().queue(line);
       Call call = loop.state().call(id.call());
       if (queue != null && queue.told().asks() != null && call != null && call.place().isAsked()) {
@@ -96,18 +96,21 @@ class WaitingVoice implements MachineKind {
 
     private void ask(Queue.Question question) {
       end.between(WaitingEnd.Between.SILENCE);
-      asked =
-          new AskedNumber(question, () -> sayQuestion(question), this::given, loop::later);
+      asked = new AskedNumber(question, () -> sayQuestion(question), this::given, loop::later);
       sayQuestion(question);
     }
 
     private void sayQuestion(Queue.Question question) {
       String words = sentences.getProperty("QUESTION").replace("{name}", question.name());
-      end.say(List.of(spoken.get(words)), () -> loop.post(() -> {
-        if (asked != null) {
-          asked.asked();
-        }
-      }));
+      end.say(
+          List.of(spoken.get(words)),
+          () ->
+              loop.post(
+                  () -> {
+                    if (asked != null) {
+                      asked.asked();
+                    }
+                  }));
     }
 
     private void given(String digits) {

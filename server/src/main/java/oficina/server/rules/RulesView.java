@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param mailbox whether messages can be left there
  * @param ringSeconds how long it rings when it rings the owner alone
  * @param takesNow whether calls are taken at this moment, by the hours
+ * @param keeps for how many seconds a line keeps callers whom nobody can take; absent when it does
+ *     not, or is nobody's line
  * @param version changes with every change of them
  */
 record RulesView(
@@ -31,6 +33,7 @@ record RulesView(
     @Schema(nullable = true) @Nullable Hours hours,
     List<PartyView> delegates,
     boolean welcome,
+    @Schema(nullable = true) @Nullable Integer keeps,
     int version) {
 
   /**

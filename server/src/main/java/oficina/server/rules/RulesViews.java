@@ -7,6 +7,7 @@ import oficina.core.office.Office;
 import oficina.core.people.Group;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
 import oficina.core.rules.Callers;
 import oficina.core.rules.Destination;
@@ -22,6 +23,7 @@ import oficina.server.rules.RulesView.RingView;
 import oficina.server.rules.RulesView.RuleView;
 import oficina.server.rules.RulesView.TargetView;
 import oficina.server.time.MovableClock;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Rules as the pages show them. */
@@ -55,7 +57,13 @@ class RulesViews {
             .map(each -> parties.view(new Party.Employee(each), viewer))
             .toList(),
         rules.welcome(),
+        keeps(owner),
         version(rules));
+  }
+
+  private @Nullable Integer keeps(Party owner) {
+    Queue queue = owner.group() == null ? null : office.now().directions().queue(owner.group());
+    return queue == null ? null : (int) queue.longestWait().toSeconds();
   }
 
   /** Tells rules from what they were before. */

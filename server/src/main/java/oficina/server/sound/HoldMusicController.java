@@ -5,7 +5,10 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
+import oficina.core.people.GroupId;
+import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
+import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
 import oficina.server.uploads.Uploads;
 import oficina.server.uploads.WavUpload;
@@ -20,7 +23,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The music for callers who wait. As all of /api/office, for administrators alone. */
+/**
+ * The music for callers who wait, of the office or of one line. As all of /api/office, for
+ * administrators alone.
+ */
 @RestController
 @RequestMapping("/api/office/hold-music")
 class HoldMusicController {
@@ -30,12 +36,15 @@ class HoldMusicController {
   private final Uploads uploads;
   private final HoldMusicStore store;
   private final Music music;
+  private final OfficeData office;
   private final MovableClock clock;
 
-  HoldMusicController(Uploads uploads, HoldMusicStore store, Music music, MovableClock clock) {
+  HoldMusicController(
+      Uploads uploads, HoldMusicStore store, Music music, OfficeData office, MovableClock clock) {
     this.uploads = uploads;
     this.store = store;
     this.music = music;
+    this.office = office;
     this.clock = clock;
   }
 
@@ -44,10 +53,26 @@ class HoldMusicController {
    */
   record HoldMusicView(@Schema(nullable = true) @Nullable String name) {}
 
-  /** What waiting callers hear. */
+  /**
+   * What waiting callers hear.
+   *
+   * @param line whose own music; absent for that of the office
+   */
   @GetMapping
-  HoldMusicView what() {
-    return new HoldMusicView(store.name().orElse(null));
+  HoldMusicView what(@RequestParam(required = false) @Nullable Long line) {
+    GroupId own = line(line);
+    return new HoldMusicView((own == null ? store.name() : store.name(own)).orElse(null));
+  }
+
+  private @Nullable GroupId line(@Nullable Long line) {
+    if (line == null) {
+      return null;
+    }
+    GroupId id = new GroupId(line);
+    if (office.directory().group(id).isEmpty()) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_QUEUE");
+    }
+    return id;
   }
 
   /** Replace it by a WAV file. */
@@ -56,19 +81,34 @@ class HoldMusicController {
   @io.swagger.v3.oas.annotations.parameters.RequestBody(
       content = @Content(mediaType = "audio/wav", schema = @Schema(format = "binary")))
   void replace(
-      @AuthenticationPrincipal Employee me, @RequestParam String name, HttpServletRequest request)
+      @AuthenticationPrincipal Employee me,
+      @RequestParam String name,
+      @RequestParam(required = false) @Nullable Long line,
+      HttpServletRequest request)
       throws IOException {
+    GroupId own = line(line);
     short[] samples = uploads.read(me.id(), request, file -> WavUpload.read(file, LONGEST));
     String known = name.substring(0, Math.min(LONGEST_NAME, name.length()));
-    store.replace(known, samples, clock.instant());
-    music.refresh();
+    if (own == null) {
+      store.replace(known, samples, clock.instant());
+      music.refresh();
+    } else {
+      store.replace(own, known, samples, clock.instant());
+      music.refresh(own);
+    }
   }
 
-  /** Play the piece that ships again. */
+  /** Play what was played before: at a line the office's music, else the piece that ships. */
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove() {
-    store.remove();
-    music.refresh();
+  void remove(@RequestParam(required = false) @Nullable Long line) {
+    GroupId own = line(line);
+    if (own == null) {
+      store.remove();
+      music.refresh();
+    } else {
+      store.remove(own);
+      music.refresh(own);
+    }
   }
 }

@@ -12,6 +12,8 @@ final class Callers {
   private static final int SHORTEST_PAUSE_SECONDS = 25;
   private static final int LONGEST_PAUSE_SECONDS = 90;
   private static final Duration LISTENS = Duration.ofSeconds(20);
+  private static final Duration FINDS_THE_BOOKING = Duration.ofSeconds(8);
+  private static final int SMALLEST_BOOKING = 400_000;
   private static final String KEEP_KEY = "1";
   private static final Duration RUSH_PAUSE = Duration.ofSeconds(2);
   private static final Duration SHORTEST_PATIENCE = Duration.ofSeconds(45);
@@ -84,6 +86,8 @@ final class Callers {
       Duration patience =
           SHORTEST_PATIENCE.plusSeconds(random.nextLong(LONGEST_PATIENCE.toSeconds()));
       loop.later(patience, () -> network.givesUp(caller.number()));
+      String booking = Integer.toString(SMALLEST_BOOKING + random.nextInt(SMALLEST_BOOKING));
+      loop.later(FINDS_THE_BOOKING, () -> network.pressesWaiting(caller.number(), booking + "#"));
       if (random.nextInt(4) == 0) {
         loop.later(LISTENS, () -> network.pressesWaiting(caller.number(), KEEP_KEY));
       }

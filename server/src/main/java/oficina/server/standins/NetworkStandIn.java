@@ -265,11 +265,11 @@ final class NetworkStandIn implements Trunk {
         .forEach(call -> office.clears(call.call));
   }
 
-  /** The subscriber presses a key of those they are told while they wait. */
-  void pressesWaiting(PhoneNumber from, String key) {
+  /** The subscriber presses keys that they are told while they wait, or are asked for before. */
+  void pressesWaiting(PhoneNumber from, String keys) {
     callsOf(from).stream()
         .filter(call -> call.takesKeys() && call.state != State.TALKING && !played(from))
-        .forEach(call -> presses(call, key));
+        .forEach(call -> presses(call, keys));
   }
 
   void answer(OutsideCall outside) {

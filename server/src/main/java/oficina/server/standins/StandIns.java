@@ -5,6 +5,7 @@ import oficina.server.contacts.Contacts;
 import oficina.server.demopast.QueuePast;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.figures.FactStore;
+import oficina.server.figures.PresenceStore;
 import oficina.server.followup.PromisedBefore;
 import oficina.server.journal.JournalStore;
 import oficina.server.mailboxes.LeftBefore;
@@ -54,6 +55,7 @@ class StandIns {
       OfficeData office,
       JournalStore journal,
       FactStore facts,
+      PresenceStore presence,
       MovableClock clock,
       Speaker speaker,
       LeftBefore messages,
@@ -65,7 +67,7 @@ class StandIns {
         new DemoContacts(office, contacts).add();
         DemoPast past = new DemoPast(office, journal);
         past.write(clock.instant());
-        new QueuePast(office.now(), facts).write(clock.instant());
+        new QueuePast(office.now(), facts, presence).write(clock.instant());
         new DemoNotes(promised).add(past.spokenOutside(), clock.instant());
         new DemoMessages(office, speaker, messages).leave(clock.instant());
         new DemoRecordings(office, speaker, recordings).file(clock.instant());

@@ -222,6 +222,8 @@ class SoundOverHttpTest {
       assertThat(mirela.upload(address, "no sound".getBytes()).code()).isEqualTo("SOUND_NOT_WAV");
       assertThat(mirela.upload(address, Wav.write(new short[0])).code()).isEqualTo("SOUND_EMPTY");
       assertThat(ines.upload(address, Wav.write(tone)).status()).isEqualTo(403);
+      assertThat(mirela.upload(address + "&line=987654", Wav.write(tone)).code())
+          .isEqualTo("NO_SUCH_QUEUE");
       assertThat(mirela.upload(address, Wav.write(tone)).status()).isEqualTo(204);
       String call = tomaszTalksToInes();
       ines.service(call, "hold");
