@@ -88,8 +88,10 @@ function Totals({ totals }: { totals: FiguresView['totals'] }) {
     [t('queue.totals.longest'), seconds(totals.longest)],
     [t('queue.totals.talk'), seconds(totals.talk)],
     [t('queue.totals.finishing'), seconds(totals.finishing)],
-    [t('queue.totals.occupancy'), share(totals.occupancy)],
   ];
+  if (totals.occupancy !== undefined) {
+    all.push([t('queue.totals.occupancy'), share(totals.occupancy)]);
+  }
   return (
     <dl className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
       {all.map(([what, value]) => (

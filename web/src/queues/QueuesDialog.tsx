@@ -140,7 +140,7 @@ function Reasons({ reasons, onKept }: { reasons: string[]; onKept: () => void })
           name="reasons"
           rows={4}
           defaultValue={reasons.join('\n')}
-          className="textarea bg-base-100 mt-1 w-full"
+          className="input bg-base-100 mt-1 h-auto w-full p-2"
         />
       </label>
       <button type="submit" className="btn btn-plain">

@@ -6,14 +6,17 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import oficina.server.Client;
 import oficina.server.TestServer;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Adaeze leads the queue for fares and times, and Kirsi is in it too. Ines plays Dov Hartigan and
@@ -49,6 +52,20 @@ class QueuesTest {
         String name = each.get("name").asString();
         boolean plays = name.startsWith("Adaeze") || name.startsWith("Kirsi");
         lead.put(members + each.get("person").asLong(), Map.of("takesPart", plays, "reason", ""));
+      }
+    }
+  }
+
+  /** A queue that still asks would keep the callers of the next test from ringing. */
+  @AfterEach
+  void nobody_is_asked_any_more() {
+    try (Client boss = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      for (JsonNode line : boss.get("/api/office/queues").body().get("lines")) {
+        if (line.get("name").asString().equals("Fares and times")) {
+          ObjectNode settings = (ObjectNode) line.get("keeps");
+          settings.put("asks", "").putArray("fields");
+          boss.put("/api/office/queues/" + line.get("line").asLong(), settings);
+        }
       }
     }
   }
@@ -137,6 +154,68 @@ class QueuesTest {
     adaeze.page.getByText("The same in figures").click();
     assertThat(region(adaeze, "By half hours")).containsText("Gave up");
     assertThat(region(adaeze, "How many are needed")).containsText("Not enough calls");
+    adaeze.page.getByText("What was decided here").click();
+    assertThat(adaeze.page.getByText("Adaeze Moor took " + GWEN + " out of turn")).isVisible();
+    assertThat(adaeze.page.getByText("Adaeze Moor had Kirsi Laine-Abernethy rest").first())
+        .isVisible();
+  }
+
+  @Test
+  void whoever_keeps_their_place_hangs_up_and_is_called_in_their_turn() {
+    adaeze.press("'");
+    adaeze.button("Have Kirsi Laine-Abernethy rest").click();
+    adaeze.open("Desk");
+    adaeze.dial(NOBODY_ANSWERS);
+    adaeze.sees(NOBODY_ANSWERS, "ringing");
+    ines.callFrom("Dov Hartigan", QUEUE);
+    assertThat(mine(adaeze)).containsText("1 waits");
+    ines.phoneButton("Dov Hartigan", "1").click();
+    assertThat(ines.phoneButton("Dov Hartigan", "Call")).isVisible();
+    assertThat(mine(adaeze)).containsText("1 waits");
+    adaeze.button("End").click();
+    adaeze.sees(DOV, "keeps the place");
+    adaeze.press("a");
+    ines.phoneButton("Dov Hartigan", "Answer").click();
+    adaeze.sees(DOV, "talking");
+    adaeze.press("e");
+    adaeze.hasNoCalls();
+  }
+
+  @Test
+  void callers_are_asked_for_a_number_that_is_seen_when_it_rings_and_goes_with_the_call() {
+    Desk mirela = browsers.of("mirela");
+    mirela.openMenu("Mirela Stanton");
+    mirela.button("Queues of this office").click();
+    mirela
+        .page
+        .getByLabel("Line", new Page.GetByLabelOptions().setExact(true))
+        .selectOption("Fares and times");
+    mirela.page.getByLabel("Ask callers for their ... number").fill("ticket");
+    mirela.page.getByLabel("digits, at most").fill("3");
+    mirela.page.getByLabel("Address that is asked about callers").fill("bookings");
+    mirela.button("Keep").first().click();
+    assertThat(mirela.page.getByText("“bookings” is no address")).isVisible();
+    mirela.page.getByLabel("Address that is asked about callers").fill("");
+    mirela.button("Keep").first().click();
+    assertThat(mirela.page.getByText("Kept.")).isVisible();
+
+    ines.callFrom("Dov Hartigan", QUEUE);
+    for (String key : List.of("4", "7", "1")) {
+      ines.phoneButton("Dov Hartigan", key).click();
+    }
+    adaeze.sees(DOV, "ticket number 471");
+    adaeze.press("a");
+    adaeze.sees(DOV, "talking");
+    adaeze.press("t");
+    adaeze.targetField().fill("Fares");
+    assertThat(adaeze.results().nth(1)).containsText("Kirsi Laine-Abernethy"); // who is free there
+    adaeze.targetField().fill("203");
+    adaeze.targetField().press("Enter");
+    mirela.press("Escape");
+    mirela.sees(DOV, "ticket number 471");
+    mirela.press("a");
+    mirela.sees(DOV, "talking");
+    mirela.press("e");
   }
 
   @Test

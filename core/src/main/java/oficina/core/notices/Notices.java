@@ -50,8 +50,11 @@ public final class Notices {
    * nothing to tell, or it was told when the part ended.
    */
   public static @Nullable Notice of(Part part) {
-    if (part.callOver() || part.result() == Part.Result.MISSED_NOT_SIGNED_IN) {
-      return null;
+    boolean ofLine = part.line() != null && part.line().group() != null;
+    if (part.callOver()
+        || part.result() == Part.Result.MISSED_NOT_SIGNED_IN
+        || (ofLine && part.rang().isZero())) {
+      return null; // a line's missed calls wait in the list of all its members
     }
     if (part.result().missed()) {
       return new Notice(part.person(), What.MISSED, part.other(), null, null, null).in(part.call());
