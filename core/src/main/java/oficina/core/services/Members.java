@@ -12,7 +12,6 @@ import oficina.core.draft.Draft;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.events.MemberEvent;
 import oficina.core.events.TalkEvent;
-import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.queueing.Member;
@@ -77,19 +76,7 @@ public final class Members {
   }
 
   private List<GroupId> linesOf(PersonId person) {
-    return draft.office.directory().groups().stream()
-        .map(Group::id)
-        .filter(line -> isMember(person, line))
-        .toList();
-  }
-
-  private boolean isMember(PersonId person, GroupId line) {
-    return draft
-        .office
-        .directory()
-        .group(line)
-        .map(group -> group.members().contains(person))
-        .orElse(false);
+    return draft.office.directory().groupsOf(person);
   }
 
   /** Is done with finishing, or needs so much longer for it. */
@@ -143,7 +130,7 @@ public final class Members {
     }
     Place place = call.place();
     Queue queue = draft.office.directions().queue(place.line());
-    if (queue == null || !isMember(person, place.line())) {
+    if (queue == null || !linesOf(person).contains(place.line())) {
       return;
     }
     boolean finishes = person.equals(place.by()) && gone.answered() && !queue.finishing().isZero();

@@ -3,6 +3,7 @@ package oficina.server.figures;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import oficina.core.figures.Count;
 import oficina.core.figures.Wait;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
@@ -22,21 +23,8 @@ class DayStore {
     this.jdbc = jdbc;
   }
 
-  /**
-   * Waits that ended in one way, of those that began in a half hour.
-   *
-   * @param slot which half hour, counted from the beginning of the days asked for
-   * @param inTime how many waited no longer than the target
-   */
-  record Counted(
-      long slot,
-      Wait.Outcome outcome,
-      long calls,
-      long inTime,
-      Duration waited,
-      Duration longest) {}
-
-  List<Counted> waits(GroupId line, Instant from, Instant to, Duration target) {
+  /** Waits by half hour and by how they ended. */
+  List<Count> waits(GroupId line, Instant from, Instant to, Duration target) {
     return jdbc.sql(
             """
             select timestampdiff(second, ?, entered) div ? as slot, outcome, count(*) as calls,
@@ -47,7 +35,7 @@ class DayStore {
         .params(from, HALF_HOUR, target.toMillis(), line.value(), from, to)
         .query(
             (row, n) ->
-                new Counted(
+                new Count(
                     row.getLong("slot"),
                     Wait.Outcome.valueOf(row.getString("outcome")),
                     row.getLong("calls"),

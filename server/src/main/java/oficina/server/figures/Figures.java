@@ -4,19 +4,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import oficina.core.figures.Count;
+import oficina.core.figures.HalfHour;
+import oficina.core.figures.Summary;
 import oficina.core.figures.Wait.Outcome;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.queueing.Queue;
-import oficina.server.figures.FiguresView.HalfHour;
 import oficina.server.figures.FiguresView.MemberFigures;
 import oficina.server.figures.FiguresView.Totals;
 import oficina.server.office.OfficeData;
@@ -26,8 +26,6 @@ import org.springframework.stereotype.Component;
 /** Puts together what a line has done on some days. */
 @Component
 class Figures {
-  private static final int A_DAY = 48;
-
   private final DayStore days;
   private final PresenceStore presence;
   private final OfficeData office;
@@ -43,7 +41,7 @@ class Figures {
     Instant from = start(first);
     Instant to = start(last.plusDays(1));
     Duration target = queue.target().within();
-    List<DayStore.Counted> waits = days.waits(line, from, to, target);
+    List<Count> waits = days.waits(line, from, to, target);
     boolean oneDay = first.equals(last);
     return new FiguresView(
         first,
@@ -51,12 +49,12 @@ class Figures {
         target.toSeconds(),
         queue.target().percent(),
         totals(line, from, to, waits),
-        halfHours(waits),
-        oneDay ? halfHours(weekBefore(line, first, target)) : List.of(),
+        HalfHour.of(waits),
+        oneDay ? HalfHour.of(weekBefore(line, first, target)) : List.of(),
         members(line, from, to));
   }
 
-  private List<DayStore.Counted> weekBefore(GroupId line, LocalDate day, Duration target) {
+  private List<Count> weekBefore(GroupId line, LocalDate day, Duration target) {
     LocalDate before = day.minusWeeks(1);
     return days.waits(line, start(before), start(before.plusDays(1)), target);
   }
@@ -66,81 +64,44 @@ class Figures {
     return day.atStartOfDay(zone).toInstant();
   }
 
-  private Totals totals(GroupId line, Instant from, Instant to, List<DayStore.Counted> waits) {
-    Map<Outcome, Long> calls = new EnumMap<>(Outcome.class);
-    Map<Outcome, Long> waited = new EnumMap<>(Outcome.class);
-    long inTime = 0;
-    long longest = 0;
-    for (DayStore.Counted each : waits) {
-      calls.merge(each.outcome(), each.calls(), Long::sum);
-      waited.merge(each.outcome(), each.waited().toMillis(), Long::sum);
-      inTime += each.outcome() == Outcome.ANSWERED ? each.inTime() : 0;
-      longest = Math.max(longest, each.longest().toMillis());
-    }
-    long offered = calls.values().stream().mapToLong(Long::longValue).sum();
-    long all = waited.values().stream().mapToLong(Long::longValue).sum();
+  private Totals totals(GroupId line, Instant from, Instant to, List<Count> waits) {
+    Summary summary = Summary.of(waits);
     List<DayStore.Worked> served = days.served(line, from, to);
     List<DayStore.Worked> finished = days.finished(line, from, to);
-    long givenUp = calls.getOrDefault(Outcome.GIVEN_UP, 0L);
+    Duration there =
+        presence.of(line, from, to).values().stream().reduce(Duration.ZERO, Duration::plus);
     return new Totals(
-        offered,
-        calls.getOrDefault(Outcome.ANSWERED, 0L),
-        inTime,
-        givenUp,
-        calls.getOrDefault(Outcome.SENT_ON, 0L),
-        calls.getOrDefault(Outcome.MESSAGE, 0L),
-        calls.getOrDefault(Outcome.CALLED_BACK, 0L),
-        calls.getOrDefault(Outcome.FAILED, 0L),
-        mean(all, offered),
-        longest / 1000,
-        mean(waited.getOrDefault(Outcome.GIVEN_UP, 0L), givenUp),
-        mean(served),
-        mean(finished),
-        occupancy(
-            sum(served).plus(sum(finished)),
-            presence.of(line, from, to).values().stream().reduce(Duration.ZERO, Duration::plus)));
+        summary.offered(),
+        summary.ended(Outcome.ANSWERED),
+        summary.inTime(),
+        summary.ended(Outcome.GIVEN_UP),
+        summary.ended(Outcome.SENT_ON),
+        summary.ended(Outcome.MESSAGE),
+        summary.ended(Outcome.CALLED_BACK),
+        summary.ended(Outcome.FAILED),
+        seconds(summary.meanWait()),
+        summary.longest().toSeconds(),
+        seconds(summary.patience()),
+        seconds(mean(served)),
+        seconds(mean(finished)),
+        occupancy(sum(served).plus(sum(finished)), there));
   }
 
-  /** How much of the time they were there they were at work; null when they were not. */
-  private static @Nullable Integer occupancy(Duration atWork, Duration there) {
-    return there.isZero()
-        ? null
-        : (int) Math.min(100, Math.round(100.0 * atWork.toMillis() / there.toMillis()));
+  private static Duration mean(List<DayStore.Worked> worked) {
+    return Summary.mean(sum(worked), worked.stream().mapToLong(DayStore.Worked::calls).sum());
   }
 
   private static Duration sum(List<DayStore.Worked> worked) {
     return worked.stream().map(DayStore.Worked::took).reduce(Duration.ZERO, Duration::plus);
   }
 
-  private static long mean(List<DayStore.Worked> worked) {
-    return mean(sum(worked).toMillis(), worked.stream().mapToLong(DayStore.Worked::calls).sum());
+  private static long seconds(Duration time) {
+    return Math.round(time.toMillis() / 1000.0);
   }
 
-  private static long mean(long milliseconds, long of) {
-    return of == 0 ? 0 : Math.round(milliseconds / 1000.0 / of);
-  }
-
-  private static List<HalfHour> halfHours(List<DayStore.Counted> waits) {
-    long[][] all = new long[A_DAY][4];
-    for (DayStore.Counted each : waits) {
-      long[] slot = all[(int) Math.min(A_DAY - 1, each.slot() % A_DAY)];
-      switch (each.outcome()) {
-        case ANSWERED -> {
-          slot[0] += each.inTime();
-          slot[1] += each.calls() - each.inTime();
-        }
-        case GIVEN_UP -> slot[2] += each.calls();
-        case SENT_ON, MESSAGE, CALLED_BACK, FAILED -> slot[3] += each.calls();
-      }
-    }
-    List<HalfHour> halfHours = new ArrayList<>();
-    for (int slot = 0; slot < A_DAY; slot++) {
-      long[] each = all[slot];
-      if (each[0] + each[1] + each[2] + each[3] > 0) {
-        halfHours.add(new HalfHour(slot, each[0], each[1], each[2], each[3]));
-      }
-    }
-    return halfHours;
+  /** Null when nobody was there. */
+  private static @Nullable Integer occupancy(Duration atWork, Duration there) {
+    return there.isZero() ? null : Summary.occupancy(atWork, there);
   }
 
   private List<MemberFigures> members(GroupId line, Instant from, Instant to) {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import oficina.core.decision.Permissions;
+import oficina.core.figures.HalfHour;
 import oficina.core.files.Cells;
 import oficina.core.people.GroupId;
 import oficina.core.queueing.Queue;
@@ -105,7 +106,7 @@ class FiguresController {
         .body(csv.getBytes(StandardCharsets.UTF_8));
   }
 
-  private static List<@Nullable Object> row(FiguresView.HalfHour each) {
+  private static List<@Nullable Object> row(HalfHour each) {
     return Arrays.asList(
         "%02d:%02d".formatted(each.slot() / 2, each.slot() % 2 * 30),
         each.inTime(),

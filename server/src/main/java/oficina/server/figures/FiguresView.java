@@ -3,6 +3,7 @@ package oficina.server.figures;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
+import oficina.core.figures.HalfHour;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -47,15 +48,6 @@ public record FiguresView(
       long talk,
       long finishing,
       @Schema(nullable = true) @Nullable Integer occupancy) {}
-
-  /**
-   * Calls that came in one half hour of the day.
-   *
-   * @param slot which: 0 begins at midnight
-   * @param later answered, but not within the target
-   * @param elsewhere sent on, or left a message
-   */
-  public record HalfHour(int slot, long inTime, long later, long givenUp, long elsewhere) {}
 
   /**
    * What one member has done; times in seconds.

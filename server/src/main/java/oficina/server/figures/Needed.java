@@ -7,11 +7,11 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import oficina.core.figures.Staffing;
+import oficina.core.figures.Summary;
 import oficina.core.figures.Wait.Outcome;
 import oficina.core.people.GroupId;
 import oficina.core.queueing.Queue;
@@ -112,13 +112,9 @@ class Needed {
    * After how long callers give up: all that was waited, by each who gave up (maximum likelihood).
    */
   private @Nullable Duration patience(GroupId line, Queue queue, Instant from, Instant to) {
-    List<DayStore.Counted> waits = days.waits(line, from, to, queue.target().within());
-    long givenUp =
-        waits.stream()
-            .filter(each -> each.outcome() == Outcome.GIVEN_UP)
-            .mapToLong(DayStore.Counted::calls)
-            .sum();
-    long waited = waits.stream().mapToLong(each -> each.waited().toMillis()).sum();
+    Summary summary = Summary.of(days.waits(line, from, to, queue.target().within()));
+    long givenUp = summary.ended(Outcome.GIVEN_UP);
+    long waited = summary.waited().toMillis();
     return givenUp == 0 || waited == 0 ? null : Duration.ofMillis(waited / givenUp);
   }
 }

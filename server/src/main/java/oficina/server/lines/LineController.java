@@ -15,6 +15,7 @@ import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
+import oficina.server.queues.MemberStates;
 import oficina.server.time.MovableClock;
 import oficina.server.topics.Topic;
 import oficina.server.topics.Topics;
@@ -104,7 +105,7 @@ class LineController {
   }
 
   private boolean takesPart(Group group, PersonId person) {
-    return members.takesPart(person, group.id());
+    return !members.member(person).rests().containsKey(group.id());
   }
 
   /**

@@ -6,17 +6,12 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import oficina.core.events.ExchangeEvent;
-import oficina.core.events.MemberEvent;
 import oficina.core.figures.Staffing;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
-import oficina.core.people.Person;
 import oficina.core.people.PersonId;
-import oficina.core.queueing.Member;
 import oficina.core.queueing.Queue;
 import oficina.core.seen.QueueUse;
 import oficina.core.state.Call;
@@ -44,7 +39,6 @@ public class QueueBoard implements ExchangeListener {
   private final Topics topics;
   private final HandlingTimes times;
   private final Map<GroupId, QueueUse> drawn = new ConcurrentHashMap<>();
-  private final Map<PersonId, Member.Finishing> finishing = new ConcurrentHashMap<>();
 
   QueueBoard(OfficeData office, ExchangeLoop loop, Topics topics, HandlingTimes times) {
     this.office = office;
@@ -62,30 +56,7 @@ public class QueueBoard implements ExchangeListener {
 
   @Override
   public void takenUp(ExchangeState state) {
-    for (Person person : office.directory().people()) {
-      note(person.id(), state.queues().member(person.id()).finishing());
-    }
     drawAll();
-  }
-
-  @Override
-  public void applied(ExchangeEvent event) {
-    if (event instanceof MemberEvent of) {
-      note(of.person(), loop.state().queues().member(of.person()).finishing());
-    }
-  }
-
-  private void note(PersonId person, Member.@Nullable Finishing now) {
-    if (now == null) {
-      finishing.remove(person);
-    } else {
-      finishing.put(person, now);
-    }
-  }
-
-  /** What somebody still writes down after a call. */
-  Optional<Member.Finishing> finishing(PersonId person) {
-    return Optional.ofNullable(finishing.get(person));
   }
 
   @Override

@@ -12,6 +12,7 @@ import oficina.core.commands.OfficeCommand;
 import oficina.core.decision.Permissions;
 import oficina.core.people.Group;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Member;
 import oficina.core.queueing.Queue;
 import oficina.core.seen.QueueUse;
 import oficina.server.calls.Commands;
@@ -36,14 +37,21 @@ import org.springframework.web.bind.annotation.RestController;
 class QueueController {
   private final OfficeData office;
   private final QueueBoard board;
+  private final MemberStates members;
   private final Parties parties;
   private final Commands commands;
   private final Reasons reasons;
 
   QueueController(
-      OfficeData office, QueueBoard board, Parties parties, Commands commands, Reasons reasons) {
+      OfficeData office,
+      QueueBoard board,
+      MemberStates members,
+      Parties parties,
+      Commands commands,
+      Reasons reasons) {
     this.office = office;
     this.board = board;
+    this.members = members;
     this.parties = parties;
     this.commands = commands;
     this.reasons = reasons;
@@ -91,16 +99,14 @@ class QueueController {
   }
 
   private @Nullable Finishing finishing(PersonId person) {
-    return board
-        .finishing(person)
-        .map(
-            now ->
-                new Finishing(
-                    office.directory().group(now.line()).map(Group::name).orElse(""),
-                    now.call().value(),
-                    now.since(),
-                    now.until()))
-        .orElse(null);
+    Member.Finishing now = members.member(person).finishing();
+    return now == null
+        ? null
+        : new Finishing(
+            office.directory().group(now.line()).map(Group::name).orElse(""),
+            now.call().value(),
+            now.since(),
+            now.until());
   }
 
   private QueueView view(Group group, PersonId viewer) {
