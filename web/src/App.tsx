@@ -27,6 +27,7 @@ const CallRules = lazy(() =>
   import('./rules/CallRules').then((view) => ({ default: view.CallRules })),
 );
 const Queues = lazy(() => import('./queues/Queues').then((view) => ({ default: view.Queues })));
+const Office = lazy(() => import('./office/Office').then((view) => ({ default: view.Office })));
 const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
@@ -59,6 +60,7 @@ export function App() {
             <Route path="/contacts" component={Contacts} />
             <Route path="/queues" component={Queues} />
             <Route path="/rules" component={CallRules} />
+            {session.me.role === 'administrator' && <Route path="/office" component={Office} />}
             {session.me.standIns && <Route path="/outside" component={Outside} />}
             <Redirect to="/desk" replace />
           </Switch>

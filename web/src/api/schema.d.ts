@@ -270,7 +270,7 @@ export interface paths {
         get?: never;
         put: operations["label"];
         post?: never;
-        delete?: never;
+        delete: operations["remove_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -324,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
+        post?: never;
+        delete: operations["leave_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/people/{id}/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/outcomes": {
         parameters: {
             query?: never;
@@ -349,6 +381,38 @@ export interface paths {
         };
         get?: never;
         put: operations["keep_5"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/lines/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/identity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["now"];
+        put: operations["change_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -382,7 +446,7 @@ export interface paths {
         get: operations["what"];
         put: operations["replace"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -460,7 +524,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_1"];
+        put: operations["change_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -508,9 +572,9 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["change_2"];
+        put: operations["change_5"];
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -526,7 +590,7 @@ export interface paths {
         get: operations["picture_1"];
         put: operations["put_1"];
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -604,9 +668,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_3"];
+        put: operations["change_6"];
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_5"];
         options?: never;
         head?: never;
         patch?: never;
@@ -701,7 +765,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_5"];
+        post: operations["remove_6"];
         delete?: never;
         options?: never;
         head?: never;
@@ -813,7 +877,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_6"];
+        post: operations["remove_7"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1012,7 +1076,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/office/people": {
+    "/api/office/slots": {
         parameters: {
             query?: never;
             header?: never;
@@ -1021,7 +1085,39 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
         post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["make"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1053,7 +1149,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_7"];
+        post: operations["remove_8"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1085,7 +1181,7 @@ export interface paths {
         };
         get: operations["open"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1149,7 +1245,7 @@ export interface paths {
         };
         get: operations["page"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1421,7 +1517,7 @@ export interface paths {
         };
         get: operations["blocks"];
         put?: never;
-        post: operations["add_3"];
+        post: operations["add_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1851,7 +1947,23 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/people/{id}/dependants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dependants"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2011,7 +2123,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2174,7 +2286,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["leave_1"];
+        delete: operations["leave_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2190,7 +2302,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_8"];
+        delete: operations["remove_9"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2244,22 +2356,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/office/people/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["leave_2"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/greetings/{mailbox}/{occasion}": {
         parameters: {
             query?: never;
@@ -2270,7 +2366,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_9"];
+        delete: operations["remove_10"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2623,6 +2719,11 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        DependantView: {
+            /** @enum {string} */
+            how: "RULES_LEAD_THERE" | "RINGS_THERE" | "ACTED_FOR" | "MEMBER" | "ONLY_MEMBER" | "LEADS";
+            name: string;
+        };
         DeskPicture: {
             /** Format: date-time */
             now: string;
@@ -2856,15 +2957,8 @@ export interface components {
             id: number;
         };
         Joining: {
-            name: string;
-            signInName: string;
+            person: components["schemas"]["PersonBody"];
             password: string;
-            extension: string;
-            directNumber?: string;
-            team: string;
-            site?: string;
-            /** Format: email */
-            mail?: string;
         };
         Keeping: {
             /** Format: date-time */
@@ -2945,6 +3039,15 @@ export interface components {
             since: string;
             chosen: boolean;
         };
+        LineBody: {
+            name: string;
+            extension: string;
+            number: string;
+            members: number[];
+            /** Format: int32 */
+            ringSeconds: number;
+            mailbox: boolean;
+        };
         LineKey: {
             label: string;
             number: string;
@@ -2956,6 +3059,11 @@ export interface components {
             person: number;
             name: string;
             takesPart: boolean;
+        };
+        LineRow: {
+            /** Format: int64 */
+            id: number;
+            line: components["schemas"]["LineBody"];
         };
         LineUseView: {
             /** Format: int64 */
@@ -2976,6 +3084,10 @@ export interface components {
             takesPart: boolean;
             open: boolean;
             members: components["schemas"]["LineMember"][];
+        };
+        MadeLine: {
+            /** Format: int64 */
+            id: number;
         };
         MailboxView: {
             mailbox: string;
@@ -3154,6 +3266,10 @@ export interface components {
             at: number;
             text: string;
         };
+        NewSlot: {
+            number: string;
+            label: string;
+        };
         NewStatus: {
             /** @enum {string} */
             kind: "FREE" | "BUSY" | "AWAY" | "DO_NOT_DISTURB" | "OFF_DUTY";
@@ -3196,6 +3312,25 @@ export interface components {
         Offered: {
             device: string;
             sdp: string;
+        };
+        OfficeIdentity: {
+            name: string;
+            region: string;
+            zone: string;
+            mainNumber: string;
+            accessCode: string;
+            /** Format: int32 */
+            outsideLines: number;
+            /** Format: int64 */
+            frontDesk?: number;
+            voicemailExtension: string;
+            voicemailNumber: string;
+        };
+        OfficeRegister: {
+            identity: components["schemas"]["OfficeIdentity"];
+            missing: ("NAME" | "MAIN_NUMBER" | "PEOPLE" | "LINES" | "MAIN_NUMBER_RINGS_NOBODY" | "FRONT_DESK" | "SLOTS" | "VOICEMAIL")[];
+            regions: string[];
+            zones: string[];
         };
         OpeningBody: {
             hours: components["schemas"]["Hours"];
@@ -3261,6 +3396,28 @@ export interface components {
             /** Format: int64 */
             person: number;
             note: string;
+        };
+        PeopleRegister: {
+            people: components["schemas"]["PersonRow"][];
+            /** Format: int32 */
+            count: number;
+        };
+        PersonBody: {
+            name: string;
+            signInName: string;
+            /** @enum {string} */
+            role: "EMPLOYEE" | "ADMINISTRATOR";
+            extension: string;
+            directNumber: string;
+            team: string;
+            site: string;
+            /** Format: email */
+            mail: string;
+        };
+        PersonRow: {
+            /** Format: int64 */
+            id: number;
+            person: components["schemas"]["PersonBody"];
         };
         PersonView: {
             /** Format: int64 */
@@ -4007,6 +4164,7 @@ export type SchemaContactsPage = components['schemas']['ContactsPage'];
 export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeciding = components['schemas']['Deciding'];
 export type SchemaDeedView = components['schemas']['DeedView'];
+export type SchemaDependantView = components['schemas']['DependantView'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDevicesView = components['schemas']['DevicesView'];
 export type SchemaDial = components['schemas']['Dial'];
@@ -4049,10 +4207,13 @@ export type SchemaLeavingView = components['schemas']['LeavingView'];
 export type SchemaLedView = components['schemas']['LedView'];
 export type SchemaLetter = components['schemas']['Letter'];
 export type SchemaLine = components['schemas']['Line'];
+export type SchemaLineBody = components['schemas']['LineBody'];
 export type SchemaLineKey = components['schemas']['LineKey'];
 export type SchemaLineMember = components['schemas']['LineMember'];
+export type SchemaLineRow = components['schemas']['LineRow'];
 export type SchemaLineUseView = components['schemas']['LineUseView'];
 export type SchemaLineView = components['schemas']['LineView'];
+export type SchemaMadeLine = components['schemas']['MadeLine'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];
 export type SchemaMe = components['schemas']['Me'];
@@ -4073,6 +4234,7 @@ export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewContactBody = components['schemas']['NewContactBody'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
 export type SchemaNewRemark = components['schemas']['NewRemark'];
+export type SchemaNewSlot = components['schemas']['NewSlot'];
 export type SchemaNewStatus = components['schemas']['NewStatus'];
 export type SchemaNextOpening = components['schemas']['NextOpening'];
 export type SchemaNote = components['schemas']['Note'];
@@ -4080,6 +4242,8 @@ export type SchemaNoteBefore = components['schemas']['NoteBefore'];
 export type SchemaNoticeView = components['schemas']['NoticeView'];
 export type SchemaNumberView = components['schemas']['NumberView'];
 export type SchemaOffered = components['schemas']['Offered'];
+export type SchemaOfficeIdentity = components['schemas']['OfficeIdentity'];
+export type SchemaOfficeRegister = components['schemas']['OfficeRegister'];
 export type SchemaOpeningBody = components['schemas']['OpeningBody'];
 export type SchemaOthersCallView = components['schemas']['OthersCallView'];
 export type SchemaOutcomeList = components['schemas']['OutcomeList'];
@@ -4089,6 +4253,9 @@ export type SchemaPanel = components['schemas']['Panel'];
 export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPassing = components['schemas']['Passing'];
+export type SchemaPeopleRegister = components['schemas']['PeopleRegister'];
+export type SchemaPersonBody = components['schemas']['PersonBody'];
+export type SchemaPersonRow = components['schemas']['PersonRow'];
 export type SchemaPersonView = components['schemas']['PersonView'];
 export type SchemaPhoneOutside = components['schemas']['PhoneOutside'];
 export type SchemaPhoneSecret = components['schemas']['PhoneSecret'];
@@ -4749,6 +4916,26 @@ export interface operations {
             };
         };
     };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slot: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     change: {
         parameters: {
             query?: never;
@@ -4837,6 +5024,74 @@ export interface operations {
             };
         };
     };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    leave_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    password_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     keep_4: {
         parameters: {
             query?: never;
@@ -4869,6 +5124,72 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["OpeningBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OfficeRegister"];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OfficeIdentity"];
             };
         };
         responses: {
@@ -4948,7 +5269,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: {
                 line?: number;
@@ -5089,7 +5410,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5181,7 +5502,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -5207,7 +5528,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5269,7 +5590,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5407,7 +5728,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5431,7 +5752,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -5568,7 +5889,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -5764,7 +6085,7 @@ export interface operations {
             };
         };
     };
-    remove_6: {
+    remove_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6064,6 +6385,51 @@ export interface operations {
             };
         };
     };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSlot"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: {
+                text?: string;
+                from?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PeopleRegister"];
+                };
+            };
+        };
+    };
     join: {
         parameters: {
             query?: never;
@@ -6084,6 +6450,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Joined"];
+                };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineRow"][];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MadeLine"];
                 };
             };
         };
@@ -6110,7 +6520,7 @@ export interface operations {
             };
         };
     };
-    remove_7: {
+    remove_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -6178,7 +6588,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6313,7 +6723,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6789,7 +7199,7 @@ export interface operations {
             };
         };
     };
-    add_3: {
+    add_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -7403,7 +7813,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7419,6 +7829,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["QueueLines"];
+                };
+            };
+        };
+    };
+    dependants: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DependantView"][];
                 };
             };
         };
@@ -7621,7 +8053,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7836,7 +8268,7 @@ export interface operations {
             };
         };
     };
-    leave_1: {
+    leave_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7856,7 +8288,7 @@ export interface operations {
             };
         };
     };
-    remove_8: {
+    remove_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -7938,27 +8370,7 @@ export interface operations {
             };
         };
     };
-    leave_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    remove_9: {
+    remove_10: {
         parameters: {
             query?: never;
             header?: never;

@@ -17,6 +17,8 @@ import { People } from '../people/People';
 import { SpeedDials } from '../speed/SpeedDials';
 import { timeOfDay } from '../words/time';
 
+const NotSetUp = lazy(() => import('../office/NotSetUp').then((it) => ({ default: it.NotSetUp })));
+
 /** Nobody waits for it who has a call. */
 const Worklist = lazy(() => import('./Worklist').then((it) => ({ default: it.Worklist })));
 
@@ -134,6 +136,9 @@ function InHand() {
       {/* What rings only covers what it finds; whoever has a call in hand has no eyes for these. */}
       {others.length === 0 && (
         <>
+          <Suspense>
+            <NotSetUp />
+          </Suspense>
           <Tips />
           <Suspense>
             <Worklist />

@@ -8,6 +8,7 @@ import { useMe } from '../session/session';
 import { timeOfDay } from '../words/time';
 import { openPhone } from './openPhone';
 import { devicesStore, phoneOf, useDevices } from './store';
+import { MomentField } from '../words/MomentField';
 
 /** What is chosen otherwise; of delays null stands for never. */
 type Change = { [What in keyof Choice]?: Choice[What] | null };
@@ -249,7 +250,7 @@ function Borrow({ free }: { free: PhoneView[] }) {
       </label>
       <label>
         <span className="block text-sm">{t('devices.until')}</span>
-        <input type="datetime-local" name="until" className="input input-sm bg-base-100" />
+        <MomentField name="until" moment="" look="input-sm w-44" />
       </label>
       <button type="submit" className="btn btn-sm btn-primary" disabled={owner === ''}>
         {t('devices.use')}

@@ -5,8 +5,9 @@ import type { FollowUpBody, FollowUpView } from '../api/types';
 import { useNow } from '../live/now';
 import { usePeople } from '../people/store';
 import { useMe } from '../session/session';
-import { dayOf, timeOfDay } from '../words/time';
+import { dayOf, minuteOf } from '../words/time';
 import { DayField } from '../words/DayField';
+import { TimeField } from '../words/MomentField';
 
 interface Props {
   /** The call in which it was promised. */
@@ -74,12 +75,11 @@ export function FollowUpForm({ call, begin, followUp, onKeep, onDone }: Props) {
       </label>
       <label className="text-sm">
         {t('followUp.time')}
-        <input
-          type="time"
+        <TimeField
           name="time"
           required
-          defaultValue={followUp ? timeOfDay(followUp.due) : MORNING}
-          className="input input-sm bg-base-100 block w-28"
+          time={followUp ? minuteOf(followUp.due) : MORNING}
+          look="input-sm block w-28"
         />
       </label>
       <label className="text-sm">

@@ -7,6 +7,7 @@ import { dayAndTime, dayOf } from '../words/time';
 import { type Chosen, TargetFields, targetOf } from './TargetFields';
 import { targetInWords } from './rules';
 import { DayField } from '../words/DayField';
+import { TimeField } from '../words/MomentField';
 
 interface Props {
   rules: RulesView;
@@ -81,13 +82,12 @@ export function ForAWhile({ rules, onStart, onStop }: Props) {
           day={dayOf(now)}
           look="input-sm w-36"
         />
-        <input
-          type="time"
+        <TimeField
           name="time"
           required
-          aria-label={t('followUp.time')}
-          defaultValue="17:30"
-          className="input input-sm bg-base-100 w-28"
+          label={t('followUp.time')}
+          time="17:30"
+          look="input-sm w-28"
         />
       </fieldset>
       <button type="submit" className="btn btn-sm btn-plain ml-auto">

@@ -2,6 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { Hours } from '../api/types';
 import { DAYS } from './rules';
 import { DayField } from '../words/DayField';
+import { TimeField } from '../words/MomentField';
 
 const WEEK = DAYS.slice(0, 5);
 
@@ -63,12 +64,11 @@ export function HoursForm({ hours, onChange, dates = false }: Props) {
           {(['from', 'to'] as const).map((name) => (
             <label key={name} className="text-sm">
               {t(name === 'from' ? 'rules.spanFrom' : 'rules.spanTo')}
-              <input
-                type="time"
+              <TimeField
                 required
-                className="input input-sm bg-base-100 ml-1 w-28"
-                value={span[name].slice(0, 5)}
-                onChange={(event) => put(index, { [name]: event.target.value })}
+                look="input-sm ml-1 w-28"
+                time={span[name].slice(0, 5)}
+                onChange={(time) => put(index, { [name]: time })}
               />
             </label>
           ))}

@@ -7,6 +7,7 @@ import { nameOf } from '../calls/order';
 import { useLines } from '../lines/lines';
 import { useMe } from '../session/session';
 import { tryIt } from './rules';
+import { MomentField } from '../words/MomentField';
 
 const GIVEN = [
   'AS_IT_IS',
@@ -93,7 +94,7 @@ export function TryIt({ trial, onTried }: Props) {
         </datalist>
         <label className="text-sm">
           {t('tryIt.when')}
-          <input type="datetime-local" name="when" className="input bg-base-100 block w-full" />
+          <MomentField name="when" moment="" look="block w-full" />
         </label>
         <label className="text-sm">
           {t('tryIt.given.label')}

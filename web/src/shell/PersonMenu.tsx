@@ -5,7 +5,7 @@ import { askForNotifications, notificationsWanted } from '../ring/notifications'
 import { canTakeTelLinks, takeTelLinks } from '../dial/telLink';
 import { useMe, useSessionActions } from '../session/session';
 import { KeyCap } from '../ui/KeyCap';
-import { OUTSIDE } from './tabs';
+import { OFFICE, OUTSIDE, type View } from './tabs';
 import { type Theme, setTheme, theme } from './theme';
 
 /** What can be opened from here that is of nobody else's concern. */
@@ -72,6 +72,7 @@ export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props
         {canTakeTelLinks && item('me.telLinks', takeTelLinks)}
         {me.role === 'administrator' && (
           <>
+            <Opens view={OFFICE} onClose={onClose} />
             {sheet('recording')}
             {sheet('outcomes')}
             {sheet('opening')}
@@ -80,17 +81,7 @@ export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props
           </>
         )}
         {item('me.tips', () => void tipsSeen(false))}
-        {me.standIns && (
-          <li>
-            <Link
-              to={OUTSIDE.path}
-              className="hover:bg-base-200 flex w-full items-center justify-between rounded px-3 py-2"
-              onClick={onClose}
-            >
-              {t(OUTSIDE.word)} <KeyCap name={OUTSIDE.key} />
-            </Link>
-          </li>
-        )}
+        {me.standIns && <Opens view={OUTSIDE} onClose={onClose} />}
         {item('me.keys', onKeys, '?')}
         {sheet('password')}
         {sheet('signIns')}
@@ -117,5 +108,21 @@ export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props
         {item('me.signOut', () => void signOut())}
       </ul>
     </div>
+  );
+}
+
+/** A view that has no tab. */
+function Opens({ view, onClose }: { view: View; onClose: () => void }) {
+  const { t } = useTranslation();
+  return (
+    <li>
+      <Link
+        to={view.path}
+        className="hover:bg-base-200 flex w-full items-center justify-between rounded px-3 py-2"
+        onClick={onClose}
+      >
+        {t(view.word)} <KeyCap name={view.key} />
+      </Link>
+    </li>
   );
 }

@@ -1,6 +1,6 @@
 import type { Me } from '../api/types';
 
-interface View {
+export interface View {
   path: string;
   word: string;
   key: string;
@@ -23,10 +23,14 @@ export const RULES: View = { path: '/rules', word: 'tab.rules', key: ';' };
 /** Where equipment is simulated: opens from my menu. */
 export const OUTSIDE: View = { path: '/outside', word: 'tab.outside', key: 'N' };
 
+/** The registers of the office, for administrators: opens from their menu. */
+export const OFFICE: View = { path: '/office', word: 'tab.office', key: '=' };
+
 /** All views that a person has. */
 export const views = (me: Me, queues: boolean): View[] => [
   ...TABS,
   ...(queues ? [QUEUES] : []),
   RULES,
+  ...(me.role === 'administrator' ? [OFFICE] : []),
   ...(me.standIns ? [OUTSIDE] : []),
 ];

@@ -12,6 +12,7 @@ import { dayOf, minuteOf } from '../words/time';
 import { MyLines } from './MyLines';
 import { KINDS, type Kind, nextOpening, say, untilWhen, useOwnStatus } from './status';
 import { DayField } from '../words/DayField';
+import { TimeField } from '../words/MomentField';
 
 const ENDS = ['CHANGED', 'MIN30', 'HOUR1', 'HOUR2', 'OPENING', 'TIME'] as const;
 type End = (typeof ENDS)[number];
@@ -131,12 +132,11 @@ export function StatusSheet({ onClose }: { onClose: () => void }) {
               onChange={(day) => setAt({ ...at, day })}
               look="w-40"
             />
-            <input
-              type="time"
-              aria-label={t('followUp.time')}
-              className="input bg-base-100 w-32"
-              value={at.time}
-              onChange={(event) => setAt({ ...at, time: event.target.value })}
+            <TimeField
+              label={t('followUp.time')}
+              look="w-32"
+              time={at.time}
+              onChange={(time) => setAt({ ...at, time })}
             />
           </fieldset>
         )}

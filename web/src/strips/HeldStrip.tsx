@@ -9,7 +9,10 @@ import { TapeSign } from './TapeSign';
 export function HeldStrip({ call }: { call: CallView }) {
   const sent = call.phase === 'SENT';
   return (
-    <StripFrame call={call} look={`py-1.5 ${sent ? 'border-dashed border-accent' : ''}`}>
+    <StripFrame
+      call={call}
+      look={`py-1.5 max-md:[&_.btn]:h-11 ${sent ? 'border-dashed border-accent' : ''}`}
+    >
       <WhoAndKeys call={call} />
       <div className="mt-1 flex items-center gap-x-4 gap-y-1 max-lg:flex-wrap">
         <div className="min-w-0 flex-1 max-lg:basis-full">

@@ -7,6 +7,7 @@ import { openMicrophone, stop, whyNot } from '../sound/microphone';
 import { useSoundSettings } from '../sound/settings';
 import { clockTime } from '../words/time';
 import { type Recording, record } from './record';
+import { MomentField } from '../words/MomentField';
 
 interface Props {
   address: string;
@@ -157,12 +158,7 @@ export function NewGreeting({ address, ends, onKept }: Props) {
       {ends && (
         <label className="mt-3 block">
           {t('greeting.until')}
-          <input
-            type="datetime-local"
-            value={until}
-            onChange={(event) => setUntil(event.target.value)}
-            className="input bg-base-100 ml-2 w-60"
-          />
+          <MomentField moment={until} onChange={setUntil} look="ml-2 w-60" />
         </label>
       )}
       {draft && (

@@ -31,7 +31,7 @@ test.each([
   expect(dayFrom(typed, NOW)).toBe(day);
 });
 
-test.each(['', '31/2', '40 nov', 'soon', '1 2 3 4', '26', '2026-13-01', 'm'])(
+test.each(['', '31/2', '40 nov', 'soon', '1 2 3 4', '26', '2026-13-01', 'm', '13 pm'])(
   '%s is no day',
   (typed) => {
     expect(dayFrom(typed, NOW)).toBeNull();

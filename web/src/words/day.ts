@@ -17,7 +17,8 @@ function written(year: number, month: number, day: number): string | null {
   const text = [String(year), String(month).padStart(2, '0'), String(day).padStart(2, '0')].join(
     '-',
   );
-  return iso(Date.UTC(year, month - 1, day)) === text ? text : null;
+  const time = Date.UTC(year, month - 1, day);
+  return Number.isFinite(time) && iso(time) === text ? text : null;
 }
 
 /** Of the names of weekdays or months the one that begins so, counted from 1; 0 when none does. */

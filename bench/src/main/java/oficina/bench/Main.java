@@ -64,6 +64,7 @@ public final class Main {
     PARTS.put("messages", () -> Messages.measure(TestServer.get()));
     PARTS.put("recordings", () -> Recordings.measure(TestServer.get()));
     PARTS.put("history", () -> BigHistory.measure(TestServer.get()));
+    PARTS.put("queue-pages", () -> QueuesToScreens.measure(TestServer.get()));
     PARTS.put("killed", KilledToLive::measure);
     PARTS.put("killed-speaking", KilledSpeaking::measure);
     PARTS.put("status", StatusToScreens::measure);

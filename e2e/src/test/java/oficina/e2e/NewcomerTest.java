@@ -21,13 +21,17 @@ class NewcomerTest {
 
   @BeforeEach
   void wrenna_joins() {
-    Map<String, String> joining =
+    Map<String, String> person =
         Map.of(
             "name", "Wrenna Vance",
             "signInName", "wrenna",
-            "password", GIVEN,
+            "role", "EMPLOYEE",
             "extension", "293",
-            "team", "Freight");
+            "directNumber", "",
+            "team", "Freight",
+            "site", "",
+            "mail", "");
+    Map<String, Object> joining = Map.of("person", person, "password", GIVEN);
     newcomer = mirela.post("/api/office/people", joining).body().get("id").asLong();
   }
 

@@ -14,6 +14,7 @@ import oficina.core.contacts.Draft;
 import oficina.core.decision.Refusal.Reason;
 import oficina.core.notices.Notice;
 import oficina.core.numbers.Dialled;
+import oficina.core.office.Claims;
 import oficina.core.passwords.PasswordRules;
 import oficina.core.sound.BadSoundException;
 import org.junit.jupiter.api.Test;
@@ -51,6 +52,9 @@ class CatalogueTest {
     codes.remove(Reason.NOT_CALLABLE.name());
     for (Dialled.Why why : Dialled.Why.values()) {
       codes.add("NOT_CALLABLE_" + why);
+    }
+    for (Claims.Kind kind : Claims.Kind.values()) {
+      codes.add("EXTENSION_OF_" + kind);
     }
     for (PasswordRules.Weakness weakness : PasswordRules.Weakness.values()) {
       codes.add("PASSWORD_" + weakness);

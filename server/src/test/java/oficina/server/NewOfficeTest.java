@@ -36,13 +36,9 @@ class NewOfficeTest {
           .isEqualTo("PASSWORD_MUST_CHANGE");
       Map<String, String> own = Map.of("present", password, "next", "nobody else knows");
       assertThat(admin.put("/api/session/password", own).status()).isEqualTo(204);
-      Map<String, String> first =
-          Map.of(
-              "name", "Odile Marr",
-              "signInName", "odile",
-              "password", "for-the-first-day",
-              "extension", "101",
-              "team", "Office");
+      assertThat(admin.get("/api/office/identity").body().get("missing").toString())
+          .contains("MAIN_NUMBER", "PEOPLE", "LINES", "FRONT_DESK");
+      Map<String, Object> first = OfficeOverHttpTest.joining("Odile Marr", "odile", "101");
       assertThat(admin.post("/api/office/people", first).status()).isEqualTo(201);
       assertThat(admin.get("/api/find?text=odile").body().toString()).contains("Odile Marr");
       assertThat(admin.get("/api/history").body().get("entries")).as("no invented past").isEmpty();

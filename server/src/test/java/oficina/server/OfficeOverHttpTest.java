@@ -2,6 +2,7 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import oficina.server.Client.Answer;
@@ -9,19 +10,28 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** People join and leave the office while the server runs. */
 @ExtendWith(TestServer.class)
 class OfficeOverHttpTest {
   private static final String GIVEN = "given-by-mirela";
 
-  private static Map<String, String> joining(String name, String signIn, String extension) {
-    return Map.of(
-        "name", name,
-        "signInName", signIn,
-        "password", GIVEN,
-        "extension", extension,
-        "team", "Freight");
+  static Map<String, Object> joining(String name, String signIn, String extension) {
+    return Map.of("person", person(name, signIn, extension), "password", GIVEN);
+  }
+
+  private static Map<String, Object> person(String name, String signIn, String extension) {
+    Map<String, Object> person = new HashMap<>();
+    person.put("name", name);
+    person.put("signInName", signIn);
+    person.put("role", "EMPLOYEE");
+    person.put("extension", extension);
+    person.put("directNumber", "");
+    person.put("team", "Freight");
+    person.put("site", "");
+    person.put("mail", "");
+    return person;
   }
 
   private static Client newcomer(String signIn) {
@@ -110,21 +120,130 @@ class OfficeOverHttpTest {
       assertThat(ines.post("/api/office/people", joining("X", "x", "291")).code())
           .isEqualTo("NOT_ADMINISTRATOR");
       assertThat(ines.delete("/api/office/people/1").code()).isEqualTo("NOT_ADMINISTRATOR");
-      for (Map<String, String> taken :
-          List.of(
-              joining("X", "x", "201"),
-              joining("X", "x", "200"),
-              joining("X", "x", "290"),
-              joining("X", "ines", "292"))) {
-        Answer refused = mirela.post("/api/office/people", taken);
-        assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.code()).isEqualTo("TAKEN");
-      }
+      Map.of(
+              "201", "EXTENSION_OF_PERSON",
+              "200", "EXTENSION_OF_LINE",
+              "290", "EXTENSION_OF_VOICEMAIL",
+              "61", "EXTENSION_OF_SLOT",
+              "999", "EXTENSION_OF_EMERGENCY")
+          .forEach(
+              (extension, code) -> {
+                Answer refused = mirela.post("/api/office/people", joining("X", "x", extension));
+                assertThat(refused.status()).isEqualTo(409);
+                assertThat(refused.code()).isEqualTo(code);
+              });
+      assertThat(mirela.post("/api/office/people", joining("X", "ines", "292")).code())
+          .isEqualTo("TAKEN");
       assertThat(mirela.post("/api/office/people", joining("X", "X Y", "29x")).code())
           .isEqualTo("FIELDS_WRONG");
       assertThat(mirela.delete("/api/office/people/4711").code()).isEqualTo("NO_SUCH_PERSON");
       long own = mirela.get("/api/session").body().get("id").asLong();
       assertThat(mirela.delete("/api/office/people/" + own).code()).isEqualTo("NOT_ONESELF");
+    }
+  }
+
+  @Test
+  void the_registers_are_changed_in_place_and_what_does_not_fit_changes_nothing() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela");
+        Client tomasz = Client.signedIn("tomasz")) {
+      long id =
+          mirela
+              .post("/api/office/people", joining("Pell Marsh", "pell", "294"))
+              .body()
+              .get("id")
+              .asLong();
+      String path = "/api/office/people/" + id;
+      Client pell = newcomer("pell");
+      Map<String, Object> changed = person("Pell Marsh-Orr", "pell", "296");
+      changed.put("directNumber", "0191 498 0296");
+      assertThat(mirela.put(path, changed).status()).isEqualTo(204);
+      assertThat(tomasz.get("/api/find?text=296").body().toString()).contains("Pell Marsh-Orr");
+      changed.put("directNumber", "0191 498 0201");
+      assertThat(mirela.put(path, changed).code()).isEqualTo("NUMBER_OF_PERSON");
+      changed.put("directNumber", "498");
+      assertThat(mirela.put(path, changed).code()).isEqualTo("NUMBER_UNREADABLE");
+      JsonNode row =
+          mirela.get("/api/office/people?text=pell").body().get("people").get(0).get("person");
+      assertThat(row.get("directNumber").asString()).isEqualTo("0191 498 0296");
+      assertThat(mirela.get(path + "/dependants").body()).isEmpty();
+
+      assertThat(pell.get("/api/session").body().has("id")).isTrue();
+      Map<String, String> given = Map.of("password", "another-first-one");
+      assertThat(mirela.put(path + "/password", given).status()).isEqualTo(204);
+      assertThat(pell.get("/api/desk").code()).as("signed out everywhere").isEqualTo("SIGNED_OUT");
+      assertThat(pell.signIn("pell", "another-first-one").status()).isEqualTo(200);
+      assertThat(mirela.delete(path).status()).isEqualTo(204);
+      long own = mirela.get("/api/session").body().get("id").asLong();
+      assertThat(mirela.put("/api/office/people/" + own + "/password", given).code())
+          .isEqualTo("NOT_ONESELF");
+    }
+  }
+
+  @Test
+  void a_line_is_made_rings_those_in_it_and_is_changed() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela");
+        Client tomasz = Client.signedIn("tomasz");
+        Client joss = Client.signedIn("joss")) {
+      long me = tomasz.get("/api/session").body().get("id").asLong();
+      Map<String, Object> line = new HashMap<>();
+      line.put("name", "Night watch");
+      line.put("extension", "297");
+      line.put("number", "0191 498 0297");
+      line.put("members", List.of(me));
+      line.put("ringSeconds", 20);
+      line.put("mailbox", false);
+      Answer made = mirela.post("/api/office/lines", line);
+      assertThat(made.status()).isEqualTo(201);
+      joss.call("297");
+      assertThat(tomasz.awaitCall("RINGING").get("line").asString()).isEqualTo("Night watch");
+      joss.hangUp();
+      tomasz.awaitNoCalls();
+      String path = "/api/office/lines/" + made.body().get("id").asLong();
+      line.put("members", List.of(me, me));
+      assertThat(mirela.put(path, line).code()).isEqualTo("MEMBER_TWICE");
+      line.put("extension", "220");
+      line.put("members", List.of());
+      assertThat(mirela.put(path, line).code()).isEqualTo("EXTENSION_OF_LINE");
+      line.put("extension", "297");
+      line.put("name", "Nobody's watch");
+      assertThat(mirela.put(path, line).status()).isEqualTo(204);
+      JsonNode lines = mirela.get("/api/office/lines").body();
+      assertThat(lines.get(lines.size() - 1).get("line").get("name").asString())
+          .isEqualTo("Nobody's watch");
+    }
+  }
+
+  @Test
+  void slots_come_and_go_but_for_one_in_which_somebody_waits() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      Map<String, String> slot = Map.of("number", "69", "label", "Ramp");
+      assertThat(mirela.post("/api/office/slots", slot).status()).isEqualTo(201);
+      assertThat(mirela.post("/api/office/slots", slot).code()).isEqualTo("EXTENSION_OF_SLOT");
+      assertThat(mirela.delete("/api/office/slots/69").status()).isEqualTo(204);
+    }
+  }
+
+  @Test
+  void the_office_itself_is_changed_whole_or_not_at_all() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      JsonNode before = mirela.get("/api/office/identity").body();
+      assertThat(before.get("missing")).as("the demo office lacks nothing").isEmpty();
+      ObjectNode identity = (ObjectNode) before.get("identity");
+      Map.of(
+              "zone", "Mars/Olympus",
+              "region", "QQ",
+              "mainNumber", "12",
+              "voicemailExtension", "201")
+          .forEach(
+              (field, value) -> {
+                ObjectNode wrong = identity.deepCopy().put("name", "Other").put(field, value);
+                assertThat(mirela.put("/api/office/identity", wrong).status())
+                    .as(field)
+                    .isBetween(409, 422);
+              });
+      assertThat(mirela.get("/api/office/identity").body().get("identity")).isEqualTo(identity);
+      assertThat(mirela.put("/api/office/identity", identity).status()).isEqualTo(204);
+      assertThat(mirela.get("/api/office/identity").body().get("identity")).isEqualTo(identity);
     }
   }
 }

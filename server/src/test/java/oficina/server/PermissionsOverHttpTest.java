@@ -29,7 +29,18 @@ class PermissionsOverHttpTest {
   private static final Set<String> FOR_ADMINISTRATORS =
       Set.of(
           "POST /api/office/people",
+          "GET /api/office/people",
+          "PUT /api/office/people/{id}",
+          "PUT /api/office/people/{id}/password",
+          "GET /api/office/people/{id}/dependants",
           "DELETE /api/office/people/{id}",
+          "GET /api/office/identity",
+          "PUT /api/office/identity",
+          "GET /api/office/lines",
+          "POST /api/office/lines",
+          "PUT /api/office/lines/{id}",
+          "POST /api/office/slots",
+          "DELETE /api/office/slots/{slot}",
           "GET /api/office/hold-music",
           "PUT /api/office/hold-music",
           "DELETE /api/office/hold-music",

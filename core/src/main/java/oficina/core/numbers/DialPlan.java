@@ -67,6 +67,35 @@ public record DialPlan(Region region, String accessCode, Own own) {
   private static final Pattern SPELLED =
       Pattern.compile("\\+?[0-9][0-9()\\s\\p{Pd}]{2,}[A-Za-z][A-Za-z0-9\\s\\p{Pd}]{2,}");
 
+  /** The office has no extensions yet, or they are of no concern. */
+  private static final Own NOTHING =
+      new Own() {
+        @Override
+        public boolean isExtension(String digits) {
+          return false;
+        }
+
+        @Override
+        public int longestExtension() {
+          return 0;
+        }
+
+        @Override
+        public @Nullable String extensionOf(PhoneNumber number) {
+          return null;
+        }
+      };
+
+  /**
+   * The whole public number that somebody in this country has written.
+   *
+   * @return null when it is none: too short, too long, without its area code
+   */
+  public static @Nullable PhoneNumber publicNumber(Region region, String typed) {
+    PhoneNumber number = new DialPlan(region, "", NOTHING).outsideNumber(typed);
+    return number == null || number.isShort() ? null : number;
+  }
+
   /** The outside number that this text would call; null when it would call none. */
   public @Nullable PhoneNumber outsideNumber(String typed) {
     return interpret(typed) instanceof Dialled.Outside outside ? outside.number() : null;

@@ -7,6 +7,7 @@ import com.google.i18n.phonenumbers.Phonenumber;
 import com.google.i18n.phonenumbers.Phonenumber.PhoneNumber.CountryCodeSource;
 import com.google.i18n.phonenumbers.ShortNumberInfo;
 import com.google.i18n.phonenumbers.geocoding.PhoneNumberOfflineGeocoder;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -17,6 +18,11 @@ import java.util.Locale;
  */
 public record Region(String code) {
   private static final PhoneNumberUtil NUMBERS = PhoneNumberUtil.getInstance();
+
+  /** All countries whose numbering is known, by code. */
+  public static List<String> all() {
+    return NUMBERS.getSupportedRegions().stream().sorted().toList();
+  }
 
   /** Whether these digits reach the emergency services of this country. */
   public boolean isEmergency(String digits) {

@@ -1,31 +1,46 @@
 package oficina.server.administration;
 
-import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
+import oficina.core.call.Party;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Dependants;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.people.Role;
 import oficina.server.office.NewPerson;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
 import oficina.server.office.StandIn;
+import oficina.server.office.StoredAccount;
 import oficina.server.passwords.Employee;
+import oficina.server.passwords.EmployeeStore;
 import oficina.server.passwords.Passwords;
+import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
+import oficina.server.signin.SignIns;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -36,33 +51,106 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/office/people")
 class PeopleController {
+  private static final int PAGE = 100;
+
   private final OfficeData office;
   private final OfficeStore store;
+  private final EmployeeStore accounts;
   private final Passwords passwords;
+  private final SignIns signIns;
+  private final Parties parties;
 
-  PeopleController(OfficeData office, OfficeStore store, Passwords passwords) {
+  PeopleController(
+      OfficeData office,
+      OfficeStore store,
+      EmployeeStore accounts,
+      Passwords passwords,
+      SignIns signIns,
+      Parties parties) {
     this.office = office;
     this.store = store;
+    this.accounts = accounts;
     this.passwords = passwords;
+    this.signIns = signIns;
+    this.parties = parties;
+  }
+
+  /**
+   * Somebody as the office has them.
+   *
+   * @param signInName the name they sign in with
+   * @param directNumber public number that rings them, as people here write numbers; empty for none
+   * @param mail address at which they are written to; empty for none
+   */
+  record PersonBody(
+      @NotBlank @Size(max = 120) String name,
+      @NotBlank @Pattern(regexp = "[a-z0-9.-]{1,60}") String signInName,
+      @NotNull Role role,
+      @NotNull @Pattern(regexp = "[0-9]{2,6}") String extension,
+      @NotNull @Size(max = 40) String directNumber,
+      @NotBlank @Size(max = 80) String team,
+      @NotNull @Size(max = 80) String site,
+      @NotNull @Email @Size(max = 254) String mail) {}
+
+  /** Somebody of the office. */
+  record PersonRow(long id, PersonBody person) {}
+
+  /**
+   * A part of the register.
+   *
+   * @param count how many there are in all that fit
+   */
+  record PeopleRegister(List<PersonRow> people, int count) {}
+
+  /**
+   * Everybody, by name.
+   *
+   * @param text a part of a name, an extension or a team; empty for all
+   * @param from how many are left out at the beginning
+   */
+  @GetMapping
+  PeopleRegister all(
+      @RequestParam(defaultValue = "") @Size(max = 100) String text,
+      @RequestParam(defaultValue = "0") @Min(0) int from) {
+    String wanted = text.strip().toLowerCase(Locale.ROOT);
+    Map<PersonId, StoredAccount> accounts = store.accounts();
+    List<Person> fit =
+        office.directory().people().stream()
+            .filter(person -> fits(person, wanted))
+            .sorted(Comparator.comparing(Person::name))
+            .toList();
+    return new PeopleRegister(
+        fit.stream().skip(from).limit(PAGE).map(each -> row(each, accounts)).toList(), fit.size());
+  }
+
+  private static boolean fits(Person person, String text) {
+    return (person.name() + " " + person.extension() + " " + person.team())
+        .toLowerCase(Locale.ROOT)
+        .contains(text);
+  }
+
+  private PersonRow row(Person person, Map<PersonId, StoredAccount> accounts) {
+    StoredAccount account = accounts.getOrDefault(person.id(), StoredAccount.NONE);
+    PhoneNumber direct = person.directNumber();
+    return new PersonRow(
+        person.id().value(),
+        new PersonBody(
+            person.name(),
+            account.signInName(),
+            Employee.role(account.role()),
+            person.extension(),
+            direct == null ? "" : office.region().show(direct),
+            person.team(),
+            person.site(),
+            person.place().mail()));
   }
 
   /**
    * Somebody who joins the office.
    *
-   * @param signInName the name they sign in with
    * @param password for the first time; they choose another one then
-   * @param directNumber public number that rings them, in E.164; absent when they have none
-   * @param mail address at which they are written to; absent when they have none
    */
-  record Joining(
-      @NotBlank @Size(max = 120) String name,
-      @NotBlank @Pattern(regexp = "[a-z0-9.-]{1,60}") String signInName,
-      @NotBlank @Size(max = 200) String password,
-      @NotBlank @Pattern(regexp = "[0-9]{2,6}") String extension,
-      @Schema(nullable = true) @Nullable @Pattern(regexp = "\\+[0-9]{4,15}") String directNumber,
-      @NotBlank @Size(max = 80) String team,
-      @Schema(nullable = true) @Nullable @Size(max = 80) String site,
-      @Schema(nullable = true) @Nullable @Email @Size(max = 254) String mail) {}
+  record Joining(@NotNull @Valid PersonBody person, @NotBlank @Size(max = 200) String password) {}
 
   record Joined(long id) {}
 
@@ -70,37 +158,131 @@ class PeopleController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   Joined join(@AuthenticationPrincipal Employee me, @Valid @RequestBody Joining joining) {
-    if (office.now().isExtension(joining.extension())) {
-      throw taken(joining.extension());
-    }
-    NewPerson person =
-        new NewPerson(
-            joining.name().strip(),
-            joining.signInName(),
-            passwords.hash(
-                joining.password(),
-                /* present= */ null,
-                List.of(joining.name(), joining.signInName(), joining.extension()),
-                me.signInName()),
-            "employee",
-            joining.extension(),
-            joining.directNumber(),
-            store.teamNamed(joining.team().strip()),
-            joining.site() == null ? "" : joining.site().strip(),
-            joining.mail() == null ? "" : joining.mail().strip(),
-            true,
-            StandIn.NONE);
+    PersonBody body = joining.person();
+    String hash = hash(joining.password(), body, me);
+    NewPerson person = checked(body, hash, null);
     AtomicReference<PersonId> id = new AtomicReference<>();
-    try {
-      office.change(
-          () -> {
-            id.set(store.addPerson(person));
-            store.mustChangePassword(id.get());
-          });
-    } catch (DuplicateKeyException e) {
-      throw taken(joining.signInName());
-    }
+    write(
+        body,
+        () -> {
+          id.set(store.addPerson(person));
+          store.mustChangePassword(id.get());
+        });
     return new Joined(id.get().value());
+  }
+
+  private String hash(String password, PersonBody body, Employee asking) {
+    return passwords.hash(
+        password,
+        /* present= */ null,
+        List.of(body.name(), body.signInName(), body.extension()),
+        asking.signInName());
+  }
+
+  private NewPerson checked(PersonBody body, String hash, @Nullable Party self) {
+    Given given = new Given(office.now());
+    return new NewPerson(
+        body.name().strip(),
+        body.signInName(),
+        hash,
+        body.role().name().toLowerCase(Locale.ROOT),
+        given.extension(body.extension(), self),
+        given.number(body.directNumber(), self),
+        store.teamNamed(body.team().strip()),
+        body.site().strip(),
+        body.mail().strip(),
+        true,
+        StandIn.NONE);
+  }
+
+  private void write(PersonBody body, Runnable change) {
+    try {
+      office.change(change);
+    } catch (DuplicateKeyException e) {
+      throw taken(body.signInName());
+    }
+  }
+
+  /** Change what is known of somebody; who is another role from now on signs in anew. */
+  @PutMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void change(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody PersonBody body) {
+    PersonId person = known(id);
+    StoredAccount before = store.accounts().getOrDefault(person, StoredAccount.NONE);
+    boolean otherRole = Employee.role(before.role()) != body.role();
+    if (otherRole && person.equals(me.id())) {
+      throw new Problem(HttpStatus.CONFLICT, "NOT_ONESELF");
+    }
+    NewPerson changed = checked(body, "", new Party.Employee(person));
+    write(
+        body,
+        () -> {
+          if (otherRole) {
+            refuseLastAdministrator(person);
+          }
+          store.change(person, changed);
+        });
+    if (otherRole || !before.signInName().equals(body.signInName())) {
+      signIns.endAll(person);
+    }
+  }
+
+  /** Of two who take each other's role away at once, one does not succeed. */
+  private void refuseLastAdministrator(PersonId person) {
+    boolean another =
+        store.accounts().entrySet().stream()
+            .filter(each -> !each.getKey().equals(person))
+            .anyMatch(each -> Employee.role(each.getValue().role()) == Role.ADMINISTRATOR);
+    if (!another) {
+      throw new Problem(HttpStatus.CONFLICT, "LAST_ADMINISTRATOR");
+    }
+  }
+
+  private PersonId known(long id) {
+    PersonId person = new PersonId(id);
+    if (office.directory().person(person).isEmpty()) {
+      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_PERSON");
+    }
+    return person;
+  }
+
+  record NewPassword(@NotBlank @Size(max = 200) String password) {}
+
+  /** Give somebody a new password, which they replace by one of their own; they are signed out. */
+  @PutMapping("/{id}/password")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void password(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long id,
+      @Valid @RequestBody NewPassword body) {
+    PersonId person = known(id);
+    if (person.equals(me.id())) {
+      throw new Problem(HttpStatus.CONFLICT, "NOT_ONESELF");
+    }
+    Person known = office.person(person);
+    List<String> names = List.of(known.name(), known.extension());
+    accounts.password(person, passwords.hash(body.password(), null, names, me.signInName()));
+    store.mustChangePassword(person);
+    signIns.endAll(person);
+  }
+
+  /**
+   * Somebody for whom something would be different.
+   *
+   * @param name of a colleague or a line
+   */
+  record DependantView(Dependants.How how, String name) {}
+
+  /** What would be different for whom if somebody were not there any more. */
+  @GetMapping("/{id}/dependants")
+  List<DependantView> dependants(@PathVariable long id) {
+    return new Dependants(office.now())
+        .of(known(id)).stream()
+            .map(each -> new DependantView(each.how(), parties.name(each.who())))
+            .toList();
   }
 
   private static Problem taken(String what) {
@@ -111,13 +293,14 @@ class PeopleController {
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void leave(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    PersonId person = new PersonId(id);
-    if (office.directory().person(person).isEmpty()) {
-      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_PERSON");
-    }
+    PersonId person = known(id);
     if (person.equals(me.id())) {
       throw new Problem(HttpStatus.CONFLICT, "NOT_ONESELF");
     }
-    office.change(() -> store.leave(person));
+    office.change(
+        () -> {
+          refuseLastAdministrator(person);
+          store.leave(person);
+        });
   }
 }

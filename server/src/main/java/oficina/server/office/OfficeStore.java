@@ -22,6 +22,7 @@ import oficina.core.people.RecordingChoice;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** People, teams and settings in the database. */
 @Repository
@@ -128,6 +129,19 @@ public class OfficeStore {
     return e164 == null ? null : new PhoneNumber(e164);
   }
 
+  /** With which names people sign in, and as what. */
+  public Map<PersonId, StoredAccount> accounts() {
+    Map<PersonId, StoredAccount> accounts = new HashMap<>();
+    jdbc.sql("select id, sign_in_name, role from person where not has_left")
+        .query(
+            row -> {
+              accounts.put(
+                  new PersonId(row.getLong("id")),
+                  new StoredAccount(row.getString("sign_in_name"), row.getString("role")));
+            });
+    return accounts;
+  }
+
   Map<PersonId, StandIn> standIns() {
     Map<PersonId, StandIn> standIns = new HashMap<>();
     jdbc.sql("select id, stand_in from person where not has_left")
@@ -182,6 +196,15 @@ public class OfficeStore {
             "insert into setting (name, value) values (?, ?) on duplicate key update value = values(value)")
         .params(name, value)
         .update();
+  }
+
+  /** The same, or nothing any more for null. */
+  public void setOrForget(String name, @Nullable String value) {
+    if (value == null) {
+      jdbc.sql("delete from setting where name = ?").param(name).update();
+    } else {
+      set(name, value);
+    }
   }
 
   /** What the office says of recordings. */
@@ -249,6 +272,71 @@ public class OfficeStore {
             p.standIn().name())
         .update();
     return new PersonId(id);
+  }
+
+  /** Changes what is known of somebody, but for their password. */
+  public void change(PersonId person, NewPerson p) {
+    jdbc.sql(
+            """
+            update person set name = ?, sign_in_name = ?, role = ?, extension = ?,
+              direct_number = ?, team_id = ?, site = ?, mail = ? where id = ?
+            """)
+        .params(
+            p.name(),
+            p.signInName(),
+            p.role(),
+            p.extension(),
+            p.directNumber(),
+            p.team(),
+            p.site(),
+            p.mail(),
+            person.value())
+        .update();
+  }
+
+  /** Makes a line, under an identity that none ever had. */
+  @Transactional
+  public long addLine(NewLine line) {
+    long id =
+        jdbc.sql("select coalesce(max(id), 0) + 1 from ring_group").query(Long.class).single();
+    addGroup(id, line.name(), line.extension(), line.number());
+    change(new GroupId(id), line);
+    return id;
+  }
+
+  /** Changes a line and who is in it. */
+  @Transactional
+  public void change(GroupId id, NewLine line) {
+    jdbc.sql(
+            """
+            update ring_group set name = ?, extension = ?, number = ?, ring_seconds = ?,
+              mailbox = ? where id = ?
+            """)
+        .params(
+            line.name(),
+            line.extension(),
+            line.number(),
+            line.ringSeconds(),
+            line.mailbox(),
+            id.value())
+        .update();
+    jdbc.sql("delete from group_member where group_id = ?").param(id.value()).update();
+    int position = 0;
+    for (PersonId member : line.members()) {
+      addMember(id.value(), member, ++position);
+    }
+  }
+
+  /** Takes a park slot away. */
+  public void removeParkSlot(String number) {
+    jdbc.sql("delete from park_slot where number = ?").param(number).update();
+  }
+
+  /** Adds a park slot behind the others. */
+  public void addParkSlot(ParkSlot slot) {
+    int last =
+        jdbc.sql("select coalesce(max(position), 0) from park_slot").query(Integer.class).single();
+    addParkSlot(last + 1, slot);
   }
 
   public void mustChangePassword(PersonId person) {

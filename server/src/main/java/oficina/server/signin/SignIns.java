@@ -169,6 +169,11 @@ public class SignIns {
         .toList();
   }
 
+  /** Somebody is signed out everywhere. */
+  public void endAll(PersonId person) {
+    end(each -> each.employee().id().equals(person));
+  }
+
   /** Ends sign-ins for good: their cookies are worth nothing, and their sockets close. */
   void end(Predicate<SignIn> which) {
     List<SignIn> ended = new ArrayList<>();

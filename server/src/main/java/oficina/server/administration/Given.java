@@ -1,0 +1,65 @@
+package oficina.server.administration;
+
+import java.util.Map;
+import java.util.Optional;
+import oficina.core.call.Party;
+import oficina.core.numbers.DialPlan;
+import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Claims;
+import oficina.core.office.Office;
+import oficina.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+
+/** Extensions and numbers as they were typed for somebody or something, checked. */
+record Given(Office office) {
+  /**
+   * An extension that is free for this one.
+   *
+   * @param self null for somebody who is new
+   * @throws Problem when it is not
+   */
+  String extension(String typed, @Nullable Party self) {
+    String digits = typed.strip();
+    refuse(new Claims(office).extension(digits, self), "EXTENSION_", digits);
+    return digits;
+  }
+
+  /**
+   * A public number that is free for this one, as people here write numbers.
+   *
+   * @param typed blank for none
+   * @throws Problem when it is no number, or is not free
+   */
+  @Nullable String number(@Nullable String typed, @Nullable Party self) {
+    PhoneNumber number = number(typed);
+    if (number == null) {
+      return null;
+    }
+    refuse(new Claims(office).number(number, self), "NUMBER_", typed.strip());
+    return number.e164();
+  }
+
+  /** A public number, whosever it is; null when nothing was typed. */
+  @Nullable PhoneNumber number(@Nullable String typed) {
+    if (typed == null || typed.isBlank()) {
+      return null;
+    }
+    PhoneNumber number = DialPlan.publicNumber(office.identity().region(), typed);
+    if (number == null) {
+      throw problem(HttpStatus.UNPROCESSABLE_CONTENT, "NUMBER_UNREADABLE", typed.strip(), "");
+    }
+    return number;
+  }
+
+  private static void refuse(Optional<Claims.Holder> holder, String what, String typed) {
+    holder.ifPresent(
+        by -> {
+          throw problem(HttpStatus.CONFLICT, what + "OF_" + by.kind(), typed, by.name());
+        });
+  }
+
+  private static Problem problem(HttpStatus status, String code, String text, String name) {
+    return new Problem(status, code, Map.of("text", text, "name", name));
+  }
+}

@@ -1,0 +1,38 @@
+import type { ReactNode } from 'react';
+
+interface Props {
+  label: string;
+  name: string;
+  value: string | number;
+  /** What is said beneath it. */
+  hint?: string;
+  required?: boolean;
+  type?: 'text' | 'number' | 'email';
+  longest?: number;
+  look?: string;
+  placeholder?: string;
+  children?: ReactNode;
+}
+
+/** One line of a register that is being written. */
+export function Field(props: Props) {
+  const { label, name, value, hint, required, type = 'text', longest = 80, look = '' } = props;
+  return (
+    <label className={`flex flex-col ${look}`}>
+      <span className="text-sm">{label}</span>
+      <input
+        type={type}
+        name={name}
+        required={required}
+        maxLength={type === 'number' ? undefined : longest}
+        min={type === 'number' ? 1 : undefined}
+        autoComplete="off"
+        placeholder={props.placeholder}
+        defaultValue={value}
+        className="input bg-base-100 mt-0.5 w-full"
+      />
+      {hint && <span className="quiet mt-0.5 text-sm">{hint}</span>}
+      {props.children}
+    </label>
+  );
+}

@@ -1,0 +1,127 @@
+import { useState, type FormEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { put } from '../api/client';
+import type { OfficeRegister } from '../api/types';
+import { Field } from './Field';
+import { FormFoot, Section } from './Section';
+import { useChange, useLineRegister } from './office';
+
+/** What the office is called, where it is, and by which numbers it is reached. */
+export function Identity({ register }: { register: OfficeRegister }) {
+  const { t, i18n } = useTranslation();
+  const { identity } = register;
+  const lines = useLineRegister();
+  const [kept, setKept] = useState(false);
+  const { change, error, busy } = useChange(() => setKept(true));
+  const countries = new Intl.DisplayNames([i18n.language || 'en'], { type: 'region' });
+
+  function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const text = (name: string) => String(typed.get(name) ?? '').trim();
+    void change(() =>
+      put('/api/office/identity', {
+        name: text('name'),
+        region: text('region'),
+        zone: text('zone'),
+        mainNumber: text('mainNumber'),
+        accessCode: text('accessCode'),
+        outsideLines: Number(text('outsideLines')),
+        frontDesk: text('frontDesk') ? Number(text('frontDesk')) : undefined,
+        voicemailExtension: text('voicemailExtension'),
+        voicemailNumber: text('voicemailNumber'),
+      }),
+    );
+  }
+
+  return (
+    <Section title={t('office.identity')} about={t('office.identityAbout')}>
+      <form onSubmit={submit} onChange={() => setKept(false)}>
+        <div className="grid gap-x-4 gap-y-2 sm:grid-cols-3">
+          <Field label={t('office.name')} name="name" value={identity.name} required />
+          <label className="flex flex-col">
+            <span className="text-sm">{t('office.region')}</span>
+            <select
+              name="region"
+              defaultValue={identity.region}
+              className="select bg-base-100 mt-0.5 w-full"
+            >
+              {register.regions
+                .map((code) => ({ code, name: countries.of(code) ?? code }))
+                .sort((one, other) => one.name.localeCompare(other.name))
+                .map(({ code, name }) => (
+                  <option key={code} value={code}>
+                    {name}
+                  </option>
+                ))}
+            </select>
+          </label>
+          <label className="flex flex-col">
+            <span className="text-sm">{t('office.zone')}</span>
+            <select
+              name="zone"
+              defaultValue={identity.zone}
+              className="select bg-base-100 mt-0.5 w-full"
+            >
+              {[...new Set([identity.zone, ...register.zones])].map((zone) => (
+                <option key={zone} value={zone}>
+                  {zone.replaceAll('_', ' ')}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Field
+            label={t('office.mainNumber')}
+            name="mainNumber"
+            value={identity.mainNumber}
+            longest={40}
+          />
+          <Field
+            label={t('office.outsideLines')}
+            name="outsideLines"
+            type="number"
+            value={identity.outsideLines}
+            required
+          />
+          <Field
+            label={t('office.accessCode')}
+            name="accessCode"
+            value={identity.accessCode}
+            longest={1}
+          />
+          <label className="flex flex-col">
+            <span className="text-sm">{t('office.frontDesk')}</span>
+            <select
+              name="frontDesk"
+              key={lines?.length}
+              defaultValue={identity.frontDesk ?? ''}
+              className="select bg-base-100 mt-0.5 w-full"
+            >
+              <option value="">{t('office.nobody')}</option>
+              {lines?.map(({ id, line }) => (
+                <option key={id} value={id}>
+                  {line.name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Field
+            label={t('office.voicemailExtension')}
+            name="voicemailExtension"
+            value={identity.voicemailExtension}
+            longest={6}
+          />
+          <Field
+            label={t('office.voicemailNumber')}
+            name="voicemailNumber"
+            value={identity.voicemailNumber}
+            longest={40}
+          />
+        </div>
+        <FormFoot error={error} busy={busy} keep={t('office.keep')}>
+          <span role="status">{kept && t('office.kept')}</span>
+        </FormFoot>
+      </form>
+    </Section>
+  );
+}

@@ -1,0 +1,55 @@
+import { useTranslation } from 'react-i18next';
+import { Link } from 'wouter';
+import { useMe } from '../session/session';
+import { addWords } from '../words';
+import { Identity } from './Identity';
+import { Lines } from './Lines';
+import { People } from './People';
+import { Slots } from './Slots';
+import { useOffice } from './office';
+import words from './words.view.en.json';
+
+addWords(words);
+
+/** The registers of the office, and in the margin what they lack; on one page, also for the first set-up. */
+export function Office() {
+  const { t } = useTranslation();
+  const me = useMe();
+  const register = useOffice();
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] content-start items-start gap-3 lg:grid-cols-[minmax(0,1fr)_var(--people)] lg:overflow-y-auto">
+      <h1 className="sr-only">{t('office.title')}</h1>
+      <div className="flex min-w-0 flex-col gap-3">
+        {register && <Identity key={JSON.stringify(register.identity)} register={register} />}
+        <People />
+        <Lines />
+        <Slots />
+      </div>
+      <aside
+        aria-label={t('office.lacks')}
+        className="sheet px-4 py-3 max-lg:order-first lg:sticky lg:top-0"
+      >
+        <h2 className="font-bold">{t('office.lacks')}</h2>
+        {register && register.missing.length > 0 ? (
+          <ol className="mt-1 list-decimal pl-5">
+            {register.missing.map((each) => (
+              <li key={each} className="py-0.5">
+                {t(`office.missing.${each}`)}
+              </li>
+            ))}
+          </ol>
+        ) : (
+          <p className="mt-1">{register && t('office.complete')}</p>
+        )}
+        {register?.missing.length === 0 && me.standIns && (
+          <p className="mt-2">
+            <Link to="/outside" className="btn btn-sm btn-plain">
+              {t('office.tryCall')}
+            </Link>
+          </p>
+        )}
+        <p className="quiet mt-2 text-sm">{t('office.more')}</p>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,173 @@
+import { useState, type FormEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { del, post, put } from '../api/client';
+import type { PeopleRegister, PersonBody } from '../api/types';
+import { useMe } from '../session/session';
+import { Field } from './Field';
+import { FormFoot } from './Section';
+import { useChange, useDependants } from './office';
+
+type PersonRow = PeopleRegister['people'][number];
+
+const NEW: PersonBody = {
+  name: '',
+  signInName: '',
+  role: 'EMPLOYEE',
+  extension: '',
+  directNumber: '',
+  team: '',
+  site: '',
+  mail: '',
+};
+
+/** Somebody of the office, or somebody who joins it. */
+export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => void }) {
+  const { t } = useTranslation();
+  const me = useMe();
+  const { change, error, busy } = useChange(onClose);
+  const [leaving, setLeaving] = useState(false);
+  const person = row?.person ?? NEW;
+  const self = row?.id === me.id;
+
+  function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const text = (name: string) => String(typed.get(name) ?? '').trim();
+    const body: PersonBody = {
+      name: text('name'),
+      signInName: text('signInName').toLowerCase(),
+      role: self ? person.role : (text('role') as PersonBody['role']),
+      extension: text('extension'),
+      directNumber: text('directNumber'),
+      team: text('team'),
+      site: text('site'),
+      mail: text('mail'),
+    };
+    void change(async () => {
+      if (!row) {
+        await post('/api/office/people', { person: body, password: typed.get('password') });
+        return;
+      }
+      await put(`/api/office/people/${row.id}`, body);
+      if (typed.get('password')) {
+        await put(`/api/office/people/${row.id}/password`, { password: typed.get('password') });
+      }
+    });
+  }
+
+  return (
+    <form
+      onSubmit={submit}
+      aria-label={row ? person.name : t('office.addPerson')}
+      className="border-primary bg-base-200 my-2 rounded border-l-4 p-3"
+    >
+      <div className="grid gap-x-4 gap-y-2 sm:grid-cols-3">
+        <Field label={t('office.name')} name="name" value={person.name} longest={120} required />
+        <Field
+          label={t('office.signInName')}
+          name="signInName"
+          value={person.signInName}
+          longest={60}
+          required
+        />
+        <Field
+          label={t('office.extension')}
+          name="extension"
+          value={person.extension}
+          longest={6}
+          required
+        />
+        <Field
+          label={t('office.directNumber')}
+          name="directNumber"
+          value={person.directNumber}
+          longest={40}
+        />
+        <Field label={t('office.team')} name="team" value={person.team} required />
+        <Field label={t('office.site')} name="site" value={person.site} />
+        <Field
+          label={t('office.mail')}
+          name="mail"
+          type="email"
+          value={person.mail}
+          longest={254}
+        />
+        {!self && (
+          <>
+            <label className="flex flex-col">
+              <span className="text-sm">{t('office.role')}</span>
+              <select
+                name="role"
+                defaultValue={person.role}
+                className="select bg-base-100 mt-0.5 w-full"
+              >
+                {(['EMPLOYEE', 'ADMINISTRATOR'] as const).map((role) => (
+                  <option key={role} value={role}>
+                    {t(`office.roles.${role}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <Field
+              label={t(row ? 'office.newPassword' : 'office.firstPassword')}
+              name="password"
+              value=""
+              longest={200}
+              required={!row}
+              hint={t('office.passwordHow')}
+            />
+          </>
+        )}
+      </div>
+      {leaving && row && <Leaving row={row} onLeave={(action) => void change(action)} />}
+      <FormFoot
+        error={error}
+        busy={busy}
+        keep={t(row ? 'office.keep' : 'office.add')}
+        cancel={t('office.cancel')}
+        onCancel={onClose}
+      >
+        {row && !self && !leaving && (
+          <button type="button" className="btn btn-plain" onClick={() => setLeaving(true)}>
+            {t('office.leaves')}
+          </button>
+        )}
+      </FormFoot>
+    </form>
+  );
+}
+
+interface LeavingProps {
+  row: PersonRow;
+  onLeave: (action: () => Promise<unknown>) => void;
+}
+
+/** What it would mean for whom, before somebody is taken out of the office. */
+function Leaving({ row, onLeave }: LeavingProps) {
+  const { t } = useTranslation();
+  const dependants = useDependants(row.id);
+  return (
+    <div
+      role="group"
+      aria-label={t('office.leaves')}
+      className="border-accent mt-3 border-l-4 pl-3"
+    >
+      <p className="font-semibold">{t('office.leavesMeans', { name: row.person.name })}</p>
+      <ul className="list-disc pl-5">
+        {dependants?.map((each) => (
+          <li key={each.how + each.name}>
+            {t(`office.dependant.${each.how}`, { name: each.name })}
+          </li>
+        ))}
+      </ul>
+      {dependants?.length === 0 && <p className="quiet">{t('office.nobodyCounts')}</p>}
+      <button
+        type="button"
+        className="btn btn-error btn-sm mt-2"
+        onClick={() => onLeave(() => del(`/api/office/people/${row.id}`))}
+      >
+        {t('office.leavesNow', { name: row.person.name })}
+      </button>
+    </div>
+  );
+}

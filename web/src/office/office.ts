@@ -1,0 +1,60 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { get, sentence } from '../api/client';
+import type { DependantView, LineRow, OfficeRegister, PeopleRegister } from '../api/types';
+
+const KEY = 'office';
+
+/** The office, and what it has not said yet: for administrators. */
+export const useOffice = (wanted = true) =>
+  useQuery({
+    queryKey: [KEY, 'identity'],
+    queryFn: () => get<OfficeRegister>('/api/office/identity'),
+    enabled: wanted,
+  }).data;
+
+/** A part of the register of people. */
+export const usePeopleRegister = (text: string, from: number) =>
+  useQuery({
+    queryKey: [KEY, 'people', text, from],
+    queryFn: () =>
+      get<PeopleRegister>(
+        `/api/office/people?${new URLSearchParams({ text, from: String(from) })}`,
+      ),
+    placeholderData: (before) => before,
+  }).data;
+
+export const useLineRegister = () =>
+  useQuery({ queryKey: [KEY, 'lines'], queryFn: () => get<LineRow[]>('/api/office/lines') }).data;
+
+/** What would be different for whom if this colleague were not there. */
+export const useDependants = (person: number) =>
+  useQuery({
+    queryKey: [KEY, 'dependants', person],
+    queryFn: () => get<DependantView[]>(`/api/office/people/${person}/dependants`),
+  }).data;
+
+/** Changes the office; what is wrong is said, and nothing that was typed is lost. */
+export function useChange(onDone: () => void = () => {}) {
+  const queries = useQueryClient();
+  const [error, setError] = useState('');
+  const [busy, setBusy] = useState(false);
+  async function change(request: () => Promise<unknown>) {
+    if (busy) {
+      return;
+    }
+    setBusy(true);
+    setError('');
+    try {
+      await request();
+      await queries.invalidateQueries({ queryKey: [KEY] });
+      void queries.invalidateQueries({ queryKey: ['session'] });
+      onDone();
+    } catch (problem) {
+      setError(sentence(problem));
+    } finally {
+      setBusy(false);
+    }
+  }
+  return { change, error, busy };
+}
