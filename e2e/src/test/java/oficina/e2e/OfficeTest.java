@@ -1,0 +1,159 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import oficina.server.Client;
+import oficina.server.ServerProcess;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** An office is set up by screen, from nothing; and its registers are changed where they stand. */
+class OfficeTest {
+  private static final Pattern GIVEN = Pattern.compile("Sign in as admin with the password (\\S+)");
+  private static final String OWN = "the harbour wall at noon";
+  private static final String FIRST = "given-on-monday";
+  private static final String DOV = "0151 496 0177";
+
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  private static Locator region(Desk desk, String name) {
+    return desk.page.getByRole(
+        AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static void fill(Locator in, Map<String, String> fields) {
+    fields.forEach(
+        (label, text) ->
+            in.getByLabel(label, new Locator.GetByLabelOptions().setExact(true)).fill(text));
+  }
+
+  private static Locator button(Locator in, String name) {
+    return in.getByRole(
+        AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @Test
+  void from_an_empty_database_to_a_call_in_a_call_out_and_a_transfer() {
+    try (ServerProcess server = new ServerProcess("--oficina.demo=false")) {
+      server.start();
+      browsers.use(server.address());
+      Desk admin = choosesPassword(server);
+      admin.page.getByText("Set up the office").click();
+      Locator missing =
+          admin.page.getByRole(
+              AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Still missing"));
+      assertThat(missing).containsText("A line that several answer.");
+
+      Locator office = region(admin, "The office");
+      fill(office, Map.of("Name", "Skerry Pilots", "Main number", "498"));
+      button(office, "Keep").click();
+      assertThat(office).containsText("“498” is no whole public number.");
+      fill(
+          office, Map.of("Main number", "0191 498 0500", "Extension to listen to messages", "190"));
+      button(office, "Keep").click();
+      assertThat(missing).not().containsText("main number.");
+
+      wrennaJoins(admin);
+      frontDesk(admin);
+      region(admin, "The office").getByLabel("Calls nobody took go to").selectOption("Pilots");
+      button(region(admin, "The office"), "Keep").click();
+      fill(region(admin, "Park slots"), Map.of("Extension", "61", "Label", "Quay"));
+      button(region(admin, "Park slots"), "Add a slot").click();
+      assertThat(missing).containsText("Nothing. The office can be called.");
+
+      calls(admin, server);
+    }
+  }
+
+  private Desk choosesPassword(ServerProcess server) {
+    Matcher said = GIVEN.matcher(server.log());
+    said.find();
+    Page page = browsers.stranger();
+    Desk admin = new Desk(page);
+    admin.signIn("admin", said.group(1));
+    page.getByLabel("Present password").fill(said.group(1));
+    page.getByLabel("New password", new Page.GetByLabelOptions().setExact(true)).fill(OWN);
+    page.getByLabel("New password again").fill(OWN);
+    admin.button("Change password").click();
+    assertThat(admin.dialField()).isVisible();
+    return admin;
+  }
+
+  private static void wrennaJoins(Desk admin) {
+    Locator people = region(admin, "People");
+    button(people, "Add somebody").click();
+    fill(
+        people,
+        Map.of(
+            "Name", "Wrenna Vance",
+            "Name to sign in with", "wrenna",
+            "Extension", "190",
+            "Team", "Pilots"));
+    people.getByLabel("First password").fill(FIRST);
+    button(people, "Add").click();
+    assertThat(people).containsText("At 190 people listen to their messages.");
+    fill(people, Map.of("Extension", "102"));
+    button(people, "Add").click();
+    assertThat(button(people, "Change Wrenna Vance")).isVisible();
+  }
+
+  private static void frontDesk(Desk admin) {
+    Locator lines = region(admin, "Lines");
+    button(lines, "Add a line").click();
+    fill(lines, Map.of("Name", "Pilots", "Extension", "110", "Number outside", "0191 498 0500"));
+    lines.getByLabel("Add somebody who answers").selectOption("Administrator 100");
+    button(lines, "Add").click();
+    assertThat(button(lines, "Change Pilots")).isVisible();
+  }
+
+  private void calls(Desk admin, ServerProcess server) {
+    Desk wrenna = signsIn(server);
+    admin.play("Dov Hartigan");
+    admin.callFrom("Dov Hartigan", "0191 498 0500");
+    admin.button("Answer").click();
+    admin.open("Desk");
+    admin.sees(DOV, "talking");
+    admin.press("t");
+    admin.targetField().fill("wren");
+    admin.targetField().press("Enter");
+    wrenna.sees(DOV, "ringing");
+    wrenna.press("a");
+    wrenna.sees(DOV, "talking");
+    admin.dial("0131 496 0110");
+    admin.sees("0131 496 0110", "talking");
+    admin.press("e");
+  }
+
+  /** She has chosen her own password before. */
+  private Desk signsIn(ServerProcess server) {
+    try (Client wrenna = new Client(server.address())) {
+      wrenna.signIn("wrenna", FIRST);
+      wrenna.put("/api/session/password", Map.of("present", FIRST, "next", OWN));
+    }
+    Page page = browsers.stranger();
+    Desk desk = new Desk(page);
+    desk.signIn("wrenna", OWN);
+    assertThat(desk.dialField()).isVisible();
+    return desk;
+  }
+
+  @Test
+  void whoever_counts_on_somebody_is_named_before_they_leave() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    Locator people = region(mirela, "People");
+    people.getByLabel("Find in the register").fill("adaeze");
+    button(people, "Change Adaeze Moor").click();
+    button(people, "Leaves the office").click();
+    assertThat(people).containsText("They lead the queue Fares and times.");
+    assertThat(people).containsText("They answer the Bookings line.");
+    button(people, "Cancel").click();
+    assertThat(button(people, "Change Adaeze Moor")).isVisible();
+  }
+}
