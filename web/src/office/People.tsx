@@ -119,7 +119,7 @@ function Row({ row, onOpen }: { row: PeopleRegister['people'][number]; onOpen: (
           {cell}
         </td>
       ))}
-      <td className="text-right">
+      <td className="py-1 text-right">
         <button
           type="button"
           className="btn btn-sm btn-plain"

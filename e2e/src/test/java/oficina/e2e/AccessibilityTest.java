@@ -29,7 +29,15 @@ class AccessibilityTest {
 
   /** Screens that have everything that can differ by night or at phone width. */
   private static final Set<String> TELLING =
-      Set.of("ringing", "conference", "parked, and what waits", "results", "history");
+      Set.of(
+          "ringing",
+          "conference",
+          "parked, and what waits",
+          "results",
+          "history",
+          "office",
+          "queues",
+          "queues of the office");
 
   @Test
   void every_screen_can_be_used_by_everybody() {
@@ -125,6 +133,26 @@ class AccessibilityTest {
     ines.page.getByLabel("Appearance").selectOption("Night");
     assertThat(ines.page.locator("html").getAttribute("data-theme")).isEqualTo("oficina-night");
     ines.page.getByLabel("Appearance").selectOption("As the system");
+  }
+
+  @Test
+  void the_registers_of_the_office_and_its_queues() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    mirela.button("Change Adaeze Moor").click();
+    mirela.button("Leaves the office").click();
+    mirela.page.getByText("They lead the queue Fares and times.").waitFor();
+    mirela.button("Change Fares and times").click();
+    check(mirela.page, "office");
+    mirela.open("Queues");
+    mirela.page.getByLabel("The whole office").check();
+    mirela.page.getByText("The same in figures").or(mirela.page.getByText("Nobody came")).waitFor();
+    mirela.page.getByText("What was decided here").click();
+    check(mirela.page, "queues");
+    mirela.openMenu("Mirela Stanton");
+    mirela.button("Queues of this office").click();
+    mirela.page.getByLabel("Kept for at most, seconds").waitFor();
+    check(mirela.page, "queues of the office");
   }
 
   /** Something to be seen in the tray of Ines. */

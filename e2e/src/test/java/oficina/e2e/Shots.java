@@ -109,13 +109,6 @@ class Shots {
     take(ines.page, "desk-conference");
     ines.button("Drop Priya Venn").click();
     ines.sees("Tomasz Brill", "talking");
-    ines.drag("Tomasz Brill", ines.person("Una Redfern"));
-    assertThat(ines.page.getByText("Put Tomasz Brill through to Una Redfern")).isVisible();
-    ines.page.screenshot(
-        new Page.ScreenshotOptions()
-            .setPath(Path.of(System.getProperty("oficina.shots"), "desk-drag.png")));
-    ines.press("Escape");
-    ines.page.mouse().up();
     ines.button("End").click();
     ines.open("History");
     ines.entries().getByText("Tomasz Brill").first().click();
@@ -140,6 +133,21 @@ class Shots {
     writtenDown(ines);
     take(ines.page, "voicemail");
     deskPhone(tomasz, adaeze, ines);
+    office();
+  }
+
+  /** The registers, one of them open. */
+  private void office() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    mirela.button("Change Adaeze Moor").click();
+    mirela.button("Leaves the office").click();
+    mirela.page.getByText("They lead the queue Fares and times.").waitFor();
+    mirela
+        .page
+        .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("People").setExact(true))
+        .scrollIntoViewIfNeeded();
+    take(mirela.page, "office");
   }
 
   private void deskPhone(Desk owner, Desk first, Desk second) {

@@ -1,6 +1,8 @@
 package oficina.core.people;
 
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +19,7 @@ public final class Directory {
   private final Map<String, Person> byExtension = new HashMap<>();
   private final Map<PhoneNumber, Person> byNumber = new HashMap<>();
   private final Map<GroupId, Group> groups = new LinkedHashMap<>();
+  private final Map<PersonId, List<GroupId>> groupsOf = new HashMap<>();
   private final Map<String, Group> groupsByExtension = new HashMap<>();
   private final Map<PhoneNumber, Group> groupsByNumber = new HashMap<>();
 
@@ -32,6 +35,9 @@ public final class Directory {
     }
     for (Group group : groups) {
       this.groups.put(group.id(), group);
+      for (PersonId member : group.members()) {
+        groupsOf.computeIfAbsent(member, each -> new ArrayList<>()).add(group.id());
+      }
       if (byExtension.containsKey(group.extension())) {
         throw new IllegalArgumentException("given twice: " + group.extension());
       }
@@ -54,10 +60,7 @@ public final class Directory {
 
   /** The groups in which this person is rung. */
   public List<GroupId> groupsOf(PersonId id) {
-    return groups.values().stream()
-        .filter(group -> group.members().contains(id))
-        .map(Group::id)
-        .toList();
+    return Collections.unmodifiableList(groupsOf.getOrDefault(id, List.of()));
   }
 
   public List<Person> people() {

@@ -36,22 +36,33 @@ class Figures {
     this.office = office;
   }
 
+  /** What members have done, each read once. */
+  private record Work(
+      List<DayStore.Worked> served,
+      List<DayStore.Worked> finished,
+      Map<PersonId, Duration> there) {}
+
   /** Of these days, both included. */
   FiguresView of(GroupId line, Queue queue, LocalDate first, LocalDate last) {
     Instant from = start(first);
     Instant to = start(last.plusDays(1));
     Duration target = queue.target().within();
     List<Count> waits = days.waits(line, from, to, target);
+    Work work =
+        new Work(
+            days.served(line, from, to),
+            days.finished(line, from, to),
+            presence.of(line, from, to));
     boolean oneDay = first.equals(last);
     return new FiguresView(
         first,
         last,
         target.toSeconds(),
         queue.target().percent(),
-        totals(line, from, to, waits),
+        totals(waits, work),
         HalfHour.of(waits),
         oneDay ? HalfHour.of(weekBefore(line, first, target)) : List.of(),
-        members(line, from, to));
+        members(work));
   }
 
   private List<Count> weekBefore(GroupId line, LocalDate day, Duration target) {
@@ -64,12 +75,9 @@ class Figures {
     return day.atStartOfDay(zone).toInstant();
   }
 
-  private Totals totals(GroupId line, Instant from, Instant to, List<Count> waits) {
+  private static Totals totals(List<Count> waits, Work work) {
     Summary summary = Summary.of(waits);
-    List<DayStore.Worked> served = days.served(line, from, to);
-    List<DayStore.Worked> finished = days.finished(line, from, to);
-    Duration there =
-        presence.of(line, from, to).values().stream().reduce(Duration.ZERO, Duration::plus);
+    Duration there = work.there().values().stream().reduce(Duration.ZERO, Duration::plus);
     return new Totals(
         summary.offered(),
         summary.ended(Outcome.ANSWERED),
@@ -82,9 +90,9 @@ class Figures {
         seconds(summary.meanWait()),
         summary.longest().toSeconds(),
         seconds(summary.patience()),
-        seconds(mean(served)),
-        seconds(mean(finished)),
-        occupancy(sum(served).plus(sum(finished)), there));
+        seconds(mean(work.served())),
+        seconds(mean(work.finished())),
+        occupancy(sum(work.served()).plus(sum(work.finished())), there));
   }
 
   private static Duration mean(List<DayStore.Worked> worked) {
@@ -104,10 +112,10 @@ class Figures {
     return there.isZero() ? null : Summary.occupancy(atWork, there);
   }
 
-  private List<MemberFigures> members(GroupId line, Instant from, Instant to) {
-    Map<PersonId, DayStore.Worked> served = byPerson(days.served(line, from, to));
-    Map<PersonId, DayStore.Worked> finished = byPerson(days.finished(line, from, to));
-    Map<PersonId, Duration> there = presence.of(line, from, to);
+  private List<MemberFigures> members(Work work) {
+    Map<PersonId, DayStore.Worked> served = byPerson(work.served());
+    Map<PersonId, DayStore.Worked> finished = byPerson(work.finished());
+    Map<PersonId, Duration> there = work.there();
     Set<PersonId> all = new HashSet<>(served.keySet());
     all.addAll(finished.keySet());
     all.addAll(there.keySet());
