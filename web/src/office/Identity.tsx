@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import type { FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { put } from '../api/client';
 import type { OfficeRegister } from '../api/types';
@@ -6,13 +6,19 @@ import { Field } from './Field';
 import { FormFoot, Section } from './Section';
 import { useChange, useLineRegister } from './office';
 
+interface Props {
+  register: OfficeRegister;
+  /** Whether it was kept and not touched since; known above, as it is drawn anew with what was kept. */
+  kept: boolean;
+  onKept: (is: boolean) => void;
+}
+
 /** What the office is called, where it is, and by which numbers it is reached. */
-export function Identity({ register }: { register: OfficeRegister }) {
+export function Identity({ register, kept, onKept }: Props) {
   const { t, i18n } = useTranslation();
   const { identity } = register;
   const lines = useLineRegister();
-  const [kept, setKept] = useState(false);
-  const { change, error, busy } = useChange(() => setKept(true));
+  const { change, error, busy } = useChange(() => onKept(true));
   const countries = new Intl.DisplayNames([i18n.language || 'en'], { type: 'region' });
 
   function submit(event: FormEvent<HTMLFormElement>) {
@@ -36,7 +42,7 @@ export function Identity({ register }: { register: OfficeRegister }) {
 
   return (
     <Section title={t('office.identity')} about={t('office.identityAbout')}>
-      <form onSubmit={submit} onChange={() => setKept(false)}>
+      <form onSubmit={submit} onChange={() => kept && onKept(false)}>
         <div className="grid gap-x-4 gap-y-2 sm:grid-cols-3">
           <Field label={t('office.name')} name="name" value={identity.name} required />
           <label className="flex flex-col">

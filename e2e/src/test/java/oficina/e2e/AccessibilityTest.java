@@ -151,6 +151,10 @@ class AccessibilityTest {
     check(mirela.page, "queues");
     mirela.openMenu("Mirela Stanton");
     mirela.button("Queues of this office").click();
+    mirela
+        .page
+        .getByLabel("Line", new Page.GetByLabelOptions().setExact(true))
+        .selectOption("Fares and times");
     mirela.page.getByLabel("Kept for at most, seconds").waitFor();
     check(mirela.page, "queues of the office");
   }

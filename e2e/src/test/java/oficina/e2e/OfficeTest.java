@@ -57,6 +57,7 @@ class OfficeTest {
       fill(
           office, Map.of("Main number", "0191 498 0500", "Extension to listen to messages", "190"));
       button(office, "Keep").click();
+      assertThat(office).containsText("Kept.");
       assertThat(missing).not().containsText("main number.");
 
       wrennaJoins(admin);

@@ -214,6 +214,34 @@ class OfficeOverHttpTest {
   }
 
   @Test
+  void of_two_who_want_one_extension_at_once_one_gets_it_and_the_office_can_still_be_changed() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      for (int i = 0; i < 4; i++) {
+        String extension = "310" + i;
+        Map<String, Object> line =
+            Map.of(
+                "name", "Line " + i,
+                "extension", extension,
+                "number", "",
+                "members", List.of(),
+                "ringSeconds", 20,
+                "mailbox", false);
+        Map<String, Object> person = joining("Somebody " + i, "somebody" + i, extension);
+        Map<String, Map<String, Object>> both =
+            Map.of("/api/office/lines", line, "/api/office/people", person);
+        long given =
+            both.entrySet().parallelStream()
+                .filter(each -> mirela.post(each.getKey(), each.getValue()).status() == 201)
+                .count();
+        assertThat(given).isEqualTo(1);
+      }
+      Map<String, String> slot = Map.of("number", "689", "label", "");
+      assertThat(mirela.post("/api/office/slots", slot).status()).isEqualTo(201);
+      assertThat(mirela.delete("/api/office/slots/689").status()).isEqualTo(204);
+    }
+  }
+
+  @Test
   void slots_come_and_go_but_for_one_in_which_somebody_waits() {
     try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
       Map<String, String> slot = Map.of("number", "69", "label", "Ramp");

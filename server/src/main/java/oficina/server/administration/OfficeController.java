@@ -15,6 +15,7 @@ import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Missing;
 import oficina.core.office.Office;
+import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
@@ -107,11 +108,9 @@ class OfficeController {
     PhoneNumber main = number(region, body.mainNumber());
     PhoneNumber voicemail = number(region, body.voicemailNumber());
     String readOut = body.voicemailExtension();
-    if (!readOut.isEmpty() && !readOut.equals(office.settings().voicemail().extension())) {
-      new Given(office.now()).extension(readOut, null);
-    }
     office.change(
         () -> {
+          refuseTaken(readOut, voicemail);
           store.set("office-name", body.name().strip());
           store.set("region", body.region());
           store.set("zone", body.zone());
@@ -123,6 +122,18 @@ class OfficeController {
           store.setOrForget("voicemail-extension", readOut.isEmpty() ? null : readOut);
           store.setOrForget("voicemail-number", voicemail == null ? null : voicemail.e164());
         });
+  }
+
+  /** What messages are read out at belongs to nobody else. */
+  private void refuseTaken(String extension, @Nullable PhoneNumber number) {
+    Settings.Voicemail before = office.settings().voicemail();
+    Given given = new Given(office.now());
+    if (!extension.isEmpty() && !extension.equals(before.extension())) {
+      given.extension(extension, null);
+    }
+    if (number != null && !number.equals(before.number())) {
+      given.number(number.e164(), null);
+    }
   }
 
   private void check(OfficeIdentity body) {

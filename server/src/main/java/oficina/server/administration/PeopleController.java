@@ -160,12 +160,11 @@ class PeopleController {
   Joined join(@AuthenticationPrincipal Employee me, @Valid @RequestBody Joining joining) {
     PersonBody body = joining.person();
     String hash = hash(joining.password(), body, me);
-    NewPerson person = checked(body, hash, null);
     AtomicReference<PersonId> id = new AtomicReference<>();
     write(
         body,
         () -> {
-          id.set(store.addPerson(person));
+          id.set(store.addPerson(checked(body, hash, null)));
           store.mustChangePassword(id.get());
         });
     return new Joined(id.get().value());
@@ -179,6 +178,7 @@ class PeopleController {
         asking.signInName());
   }
 
+  /** Only while nobody else changes the office: of two who want one extension, one gets it. */
   private NewPerson checked(PersonBody body, String hash, @Nullable Party self) {
     Given given = new Given(office.now());
     return new NewPerson(
@@ -216,14 +216,13 @@ class PeopleController {
     if (otherRole && person.equals(me.id())) {
       throw new Problem(HttpStatus.CONFLICT, "NOT_ONESELF");
     }
-    NewPerson changed = checked(body, "", new Party.Employee(person));
     write(
         body,
         () -> {
           if (otherRole) {
             refuseLastAdministrator(person);
           }
-          store.change(person, changed);
+          store.change(person, checked(body, "", new Party.Employee(person)));
         });
     if (otherRole || !before.signInName().equals(body.signInName())) {
       signIns.endAll(person);

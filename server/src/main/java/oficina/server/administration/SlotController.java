@@ -48,8 +48,11 @@ class SlotController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   void add(@Valid @RequestBody NewSlot body) {
-    String number = new Given(office.now()).extension(body.number(), null);
-    office.change(() -> store.addParkSlot(new ParkSlot(number, body.label().strip())));
+    office.change(
+        () -> {
+          String number = new Given(office.now()).extension(body.number(), null);
+          store.addParkSlot(new ParkSlot(number, body.label().strip()));
+        });
   }
 
   /** Take a slot away in which nobody waits. */

@@ -105,7 +105,9 @@ public class OfficeAddress {
         HttpRequest.newBuilder(uri).timeout(PATIENCE).header("Accept", "application/json").build();
     CompletableFuture<HttpResponse<byte[]>> sent =
         client.sendAsync(request, info -> new LimitedBody());
-    return sent.orTimeout(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)
+    // A copy: what takes too long is cancelled, and not only waited for no longer.
+    return sent.copy()
+        .orTimeout(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)
         .handle(
             (response, error) -> {
               free.release();
