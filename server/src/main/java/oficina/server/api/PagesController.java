@@ -14,6 +14,7 @@ class PagesController {
     "/voicemail",
     "/contacts",
     "/queues",
+    "/office",
     "/rules",
     "/outside",
     "/phone",
