@@ -220,12 +220,18 @@ class OfficeOverHttpTest {
         String extension = "310" + i;
         Map<String, Object> line =
             Map.of(
-                "name", "Line " + i,
-                "extension", extension,
-                "number", "",
-                "members", List.of(),
-                "ringSeconds", 20,
-                "mailbox", false);
+                "name",
+                "Line " + i,
+                "extension",
+                extension,
+                "number",
+                "",
+                "members",
+                List.of(),
+                "ringSeconds",
+                20,
+                "mailbox",
+                false);
         Map<String, Object> person = joining("Somebody " + i, "somebody" + i, extension);
         Map<String, Map<String, Object>> both =
             Map.of("/api/office/lines", line, "/api/office/people", person);
