@@ -73,13 +73,13 @@ export function FollowUpForm({ call, begin, followUp, onKeep, onDone }: Props) {
           look="input-sm w-36"
         />
       </label>
-      <label className="text-sm">
+      <label className="flex flex-col text-sm">
         {t('followUp.time')}
         <TimeField
           name="time"
           required
           time={followUp ? minuteOf(followUp.due) : MORNING}
-          look="input-sm block w-28"
+          look="input-sm w-28"
         />
       </label>
       <label className="text-sm">

@@ -92,9 +92,9 @@ export function TryIt({ trial, onTried }: Props) {
               </option>
             ))}
         </datalist>
-        <label className="text-sm">
+        <label className="flex flex-col text-sm">
           {t('tryIt.when')}
-          <MomentField name="when" moment="" look="block w-full" />
+          <MomentField name="when" moment="" look="w-full" />
         </label>
         <label className="text-sm">
           {t('tryIt.given.label')}

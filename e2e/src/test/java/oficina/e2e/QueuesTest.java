@@ -70,6 +70,18 @@ class QueuesTest {
     }
   }
 
+  /** Mirela has the settings of the queue before her. */
+  private Desk settingsOpen() {
+    Desk mirela = browsers.of("mirela");
+    mirela.openMenu("Mirela Stanton");
+    mirela.button("Queues of this office").click();
+    mirela
+        .page
+        .getByLabel("Line", new Page.GetByLabelOptions().setExact(true))
+        .selectOption("Fares and times");
+    return mirela;
+  }
+
   private static Locator mine(Desk desk) {
     return region(desk, "My queues");
   }
@@ -183,13 +195,7 @@ class QueuesTest {
 
   @Test
   void callers_are_asked_for_a_number_that_is_seen_when_it_rings_and_goes_with_the_call() {
-    Desk mirela = browsers.of("mirela");
-    mirela.openMenu("Mirela Stanton");
-    mirela.button("Queues of this office").click();
-    mirela
-        .page
-        .getByLabel("Line", new Page.GetByLabelOptions().setExact(true))
-        .selectOption("Fares and times");
+    Desk mirela = settingsOpen();
     mirela.page.getByLabel("Ask callers for their ... number").fill("ticket");
     mirela.page.getByLabel("digits, at most").fill("3");
     mirela.page.getByLabel("Address that is asked about callers").fill("bookings");
@@ -220,13 +226,7 @@ class QueuesTest {
 
   @Test
   void an_administrator_says_how_a_line_keeps_callers_and_too_long_leads_on() {
-    Desk mirela = browsers.of("mirela");
-    mirela.openMenu("Mirela Stanton");
-    mirela.button("Queues of this office").click();
-    mirela
-        .page
-        .getByLabel("Line", new Page.GetByLabelOptions().setExact(true))
-        .selectOption("Fares and times");
+    Desk mirela = settingsOpen();
     mirela.page.getByLabel("Kept for at most, seconds").fill("30");
     mirela.button("Keep").first().click();
     assertThat(mirela.page.getByText("Kept.")).isVisible();

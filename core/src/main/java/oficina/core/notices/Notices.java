@@ -47,7 +47,8 @@ public final class Notices {
 
   /**
    * What to tell the person of a part in a call that has ended without them; null when there is
-   * nothing to tell, or it was told when the part ended.
+   * nothing to tell, it never rang at them for a line of theirs, or it was told when the part
+   * ended.
    */
   public static @Nullable Notice of(Part part) {
     boolean ofLine = part.line() != null && part.line().group() != null;

@@ -165,38 +165,20 @@ public record Queue(
 
   /** The same, led by these members. */
   public Queue ledBy(Set<PersonId> others) {
-    return new Queue(
-        order,
-        levels,
-        longestWait,
-        most,
-        finishing,
-        preferences,
-        others,
-        told,
-        choices,
-        target,
-        shown);
+    return with(others, told, shown);
   }
 
   /** The same, with this said to whoever waits. */
   public Queue telling(Told others) {
-    return new Queue(
-        order,
-        levels,
-        longestWait,
-        most,
-        finishing,
-        preferences,
-        leads,
-        others,
-        choices,
-        target,
-        shown);
+    return with(leads, others, shown);
   }
 
   /** The same, with this shown to members. */
   public Queue showing(Shown others) {
+    return with(leads, told, others);
+  }
+
+  private Queue with(Set<PersonId> whoLeads, Told said, Shown seen) {
     return new Queue(
         order,
         levels,
@@ -204,11 +186,11 @@ public record Queue(
         most,
         finishing,
         preferences,
-        leads,
-        told,
+        whoLeads,
+        said,
         choices,
         target,
-        others);
+        seen);
   }
 
   /** After which time of waiting this member is asked. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import oficina.core.call.Party;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
 import oficina.core.office.Claims;
 import oficina.core.office.Office;
 import oficina.server.problems.Problem;
@@ -31,8 +32,8 @@ record Given(Office office) {
    * @param typed blank for none
    * @throws Problem when it is no number, or is not free
    */
-  @Nullable String number(@Nullable String typed, @Nullable Party self) {
-    PhoneNumber number = number(typed);
+  @Nullable String number(String typed, @Nullable Party self) {
+    PhoneNumber number = number(office.identity().region(), typed);
     if (number == null) {
       return null;
     }
@@ -41,11 +42,11 @@ record Given(Office office) {
   }
 
   /** A public number, whosever it is; null when nothing was typed. */
-  @Nullable PhoneNumber number(@Nullable String typed) {
-    if (typed == null || typed.isBlank()) {
+  static @Nullable PhoneNumber number(Region region, String typed) {
+    if (typed.isBlank()) {
       return null;
     }
-    PhoneNumber number = DialPlan.publicNumber(office.identity().region(), typed);
+    PhoneNumber number = DialPlan.publicNumber(region, typed);
     if (number == null) {
       throw problem(HttpStatus.UNPROCESSABLE_CONTENT, "NUMBER_UNREADABLE", typed.strip(), "");
     }

@@ -10,7 +10,6 @@ import jakarta.validation.constraints.Size;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Missing;
@@ -105,8 +104,8 @@ class OfficeController {
   void change(@Valid @RequestBody OfficeIdentity body) {
     check(body);
     Region region = new Region(body.region());
-    PhoneNumber main = number(region, body.mainNumber());
-    PhoneNumber voicemail = number(region, body.voicemailNumber());
+    PhoneNumber main = Given.number(region, body.mainNumber());
+    PhoneNumber voicemail = Given.number(region, body.voicemailNumber());
     String readOut = body.voicemailExtension();
     office.change(
         () -> {
@@ -151,16 +150,5 @@ class OfficeController {
 
   private static Problem problem(String code, String text) {
     return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, code, Map.of("text", text));
-  }
-
-  private static @Nullable PhoneNumber number(Region region, String typed) {
-    if (typed.isBlank()) {
-      return null;
-    }
-    PhoneNumber number = DialPlan.publicNumber(region, typed);
-    if (number == null) {
-      throw problem("NUMBER_UNREADABLE", typed.strip());
-    }
-    return number;
   }
 }

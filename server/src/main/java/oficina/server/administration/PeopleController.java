@@ -103,30 +103,24 @@ class PeopleController {
   record PeopleRegister(List<PersonRow> people, int count) {}
 
   /**
-   * Everybody, by name.
+   * Everybody by name, or with a text whoever fits it, best first.
    *
-   * @param text a part of a name, an extension or a team; empty for all
+   * @param text as in the dial field; empty for all
    * @param from how many are left out at the beginning
    */
   @GetMapping
   PeopleRegister all(
       @RequestParam(defaultValue = "") @Size(max = 100) String text,
       @RequestParam(defaultValue = "0") @Min(0) int from) {
-    String wanted = text.strip().toLowerCase(Locale.ROOT);
     Map<PersonId, StoredAccount> accounts = store.accounts();
     List<Person> fit =
-        office.directory().people().stream()
-            .filter(person -> fits(person, wanted))
-            .sorted(Comparator.comparing(Person::name))
-            .toList();
+        text.isBlank()
+            ? office.directory().people().stream()
+                .sorted(Comparator.comparing(Person::name))
+                .toList()
+            : office.finder().find(text, Integer.MAX_VALUE);
     return new PeopleRegister(
         fit.stream().skip(from).limit(PAGE).map(each -> row(each, accounts)).toList(), fit.size());
-  }
-
-  private static boolean fits(Person person, String text) {
-    return (person.name() + " " + person.extension() + " " + person.team())
-        .toLowerCase(Locale.ROOT)
-        .contains(text);
   }
 
   private PersonRow row(Person person, Map<PersonId, StoredAccount> accounts) {
