@@ -53,9 +53,9 @@ class CallsOverHttpTest {
               .toList();
       assertThat(placed).extracting(Answer::status).containsOnly(201);
       assertThat(placed)
-          .extracting(each -> each.body().get("id"))
-          .containsOnly(placed.get(0).body().get("id"));
-      String id = placed.get(0).body().get("id").asString();
+          .extracting(each -> each.done().get("id"))
+          .containsOnly(placed.get(0).done().get("id"));
+      String id = placed.get(0).done().get("id").asString();
       TestServer.get().clock().advance(Duration.ofSeconds(4));
       ines.awaitCall("TALKING");
       String keys = "/api/calls/" + id + "/digits";

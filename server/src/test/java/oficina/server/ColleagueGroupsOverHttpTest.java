@@ -16,7 +16,7 @@ class ColleagueGroupsOverHttpTest {
   private final long una =
       Client.withoutPage(TestServer.get().address(), "una")
           .get("/api/session")
-          .body()
+          .done()
           .get("id")
           .asLong();
 
@@ -62,7 +62,7 @@ class ColleagueGroupsOverHttpTest {
                     true,
                     "card",
                     ContactsOverHttpTest.card("Ana", "", List.of("07700 900201"))))
-            .body()
+            .done()
             .get("row")
             .get("id")
             .asString();

@@ -55,7 +55,7 @@ class ContactsOverHttpTest {
         who.post(
             "/api/contacts", Map.of("own", own, "card", card(name, company, List.of(numbers))));
     assertThat(answer.status()).as(answer.toString()).isEqualTo(201);
-    long id = answer.body().get("row").get("id").asLong();
+    long id = answer.done().get("row").get("id").asLong();
     added.add(id);
     return id;
   }

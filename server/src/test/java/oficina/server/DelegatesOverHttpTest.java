@@ -107,7 +107,7 @@ class DelegatesOverHttpTest {
     mirela.connect();
     joss.connect();
     Map<String, Object> call = Map.of("to", "203", "device", "test", "behalf", id("Lotte"));
-    String placed = joss.post("/api/calls", call).body().get("id").asString();
+    String placed = joss.post("/api/calls", call).done().get("id").asString();
     JsonNode rings = mirela.awaitCall("RINGING");
     assertThat(rings.get("behalf").asString()).startsWith("Lotte");
     mirela.service(placed, "answer");

@@ -97,7 +97,7 @@ class OfficeOverHttpTest {
       assertThat(wrenna.service(call, "answer").status()).isEqualTo(204);
       tomasz.awaitCall("TALKING");
 
-      assertThat(mirela.delete("/api/office/people/" + joined.body().get("id").asLong()).status())
+      assertThat(mirela.delete("/api/office/people/" + joined.done().get("id").asLong()).status())
           .isEqualTo(204);
       tomasz.awaitNoCalls();
       assertThat(wrenna.get("/api/desk").code()).isEqualTo("SIGNED_OUT");
@@ -137,7 +137,7 @@ class OfficeOverHttpTest {
       assertThat(mirela.post("/api/office/people", joining("X", "X Y", "29x")).code())
           .isEqualTo("FIELDS_WRONG");
       assertThat(mirela.delete("/api/office/people/4711").code()).isEqualTo("NO_SUCH_PERSON");
-      long own = mirela.get("/api/session").body().get("id").asLong();
+      long own = mirela.get("/api/session").done().get("id").asLong();
       assertThat(mirela.delete("/api/office/people/" + own).code()).isEqualTo("NOT_ONESELF");
     }
   }
@@ -149,7 +149,7 @@ class OfficeOverHttpTest {
       long id =
           mirela
               .post("/api/office/people", joining("Pell Marsh", "pell", "294"))
-              .body()
+              .done()
               .get("id")
               .asLong();
       String path = "/api/office/people/" + id;
@@ -173,7 +173,7 @@ class OfficeOverHttpTest {
       assertThat(pell.get("/api/desk").code()).as("signed out everywhere").isEqualTo("SIGNED_OUT");
       assertThat(pell.signIn("pell", "another-first-one").status()).isEqualTo(200);
       assertThat(mirela.delete(path).status()).isEqualTo(204);
-      long own = mirela.get("/api/session").body().get("id").asLong();
+      long own = mirela.get("/api/session").done().get("id").asLong();
       assertThat(mirela.put("/api/office/people/" + own + "/password", given).code())
           .isEqualTo("NOT_ONESELF");
     }
@@ -184,7 +184,7 @@ class OfficeOverHttpTest {
     try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela");
         Client tomasz = Client.signedIn("tomasz");
         Client joss = Client.signedIn("joss")) {
-      long me = tomasz.get("/api/session").body().get("id").asLong();
+      long me = tomasz.get("/api/session").done().get("id").asLong();
       Map<String, Object> line = new HashMap<>();
       line.put("name", "Night watch");
       line.put("extension", "297");
@@ -198,7 +198,7 @@ class OfficeOverHttpTest {
       assertThat(tomasz.awaitCall("RINGING").get("line").asString()).isEqualTo("Night watch");
       joss.hangUp();
       tomasz.awaitNoCalls();
-      String path = "/api/office/lines/" + made.body().get("id").asLong();
+      String path = "/api/office/lines/" + made.done().get("id").asLong();
       line.put("members", List.of(me, me));
       assertThat(mirela.put(path, line).code()).isEqualTo("MEMBER_TWICE");
       line.put("extension", "220");

@@ -204,7 +204,7 @@ class PermissionsOverHttpTest {
   void a_note_is_read_by_whom_it_concerns_alone() {
     String call = conference();
     other.service(call, "clear");
-    long bram = colleague.get("/api/session").body().get("id").asLong();
+    long bram = colleague.get("/api/session").done().get("id").asLong();
     Answer parked =
         starter.post(
             "/api/calls/" + call + "/park",

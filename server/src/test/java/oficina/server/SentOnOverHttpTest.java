@@ -145,7 +145,7 @@ class SentOnOverHttpTest {
   @Test
   void what_was_handed_over_parked_joined_and_wished_for_outlives_a_restart() {
     // Tomasz handed over to Adaeze: the call that announced him has ended, but made this one.
-    String announcing = ask(ines, call, "announce", "to", "212").body().get("id").asString();
+    String announcing = ask(ines, call, "announce", "to", "212").done().get("id").asString();
     adaeze.service(announcing, "answer");
     assertThat(ask(ines, call, "hand-over", "other", announcing).status()).isEqualTo(204);
     // Ines parks Bram for Adaeze, and waits for somebody who is busy.
@@ -209,7 +209,7 @@ class SentOnOverHttpTest {
     TestServer.get().database().stop();
     try {
       assertThat(ask(ines, call, "hold").status()).isEqualTo(204);
-      String announcing = ask(ines, call, "announce", "to", "212").body().get("id").asString();
+      String announcing = ask(ines, call, "announce", "to", "212").done().get("id").asString();
       assertThat(adaeze.service(announcing, "answer").status()).isEqualTo(204);
       assertThat(ask(ines, call, "hand-over", "other", announcing).status()).isEqualTo(204);
       assertThat(ask(adaeze, call, "park", "slot", "65").status()).isEqualTo(204);

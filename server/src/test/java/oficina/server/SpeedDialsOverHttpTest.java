@@ -48,7 +48,7 @@ class SpeedDialsOverHttpTest {
                     true,
                     "card",
                     ContactsOverHttpTest.card("Ana", "", List.of("07700 900201", "07700 900202"))))
-            .body()
+            .done()
             .get("row")
             .get("id")
             .asLong();
@@ -67,7 +67,7 @@ class SpeedDialsOverHttpTest {
     assertThat(mine.get(1).get("name").asString()).isEqualTo("Joss Ardley");
     assertThat(mine.get(4).get("dial").asString()).isEqualTo("+441514960177");
     assertThat(joss.get(PATH).body()).isEmpty();
-    long added = lotte.post(PATH, key("SLOT", "62", "")).body().get("id").asLong();
+    long added = lotte.post(PATH, key("SLOT", "62", "")).done().get("id").asLong();
     assertThat(lotte.get(PATH).body().get(5).get("id").asLong()).isEqualTo(added);
     assertThat(joss.delete(PATH + "/" + added).status()).isEqualTo(204);
     assertThat(lotte.get(PATH).body()).as("nothing of anybody else's").hasSize(6);

@@ -64,6 +64,8 @@ public final class TestServer implements BeforeAllCallback {
     // Tests ask without a pause; the limits themselves have tests of their own.
     settings.add("--oficina.limits.requests-per-second=5000");
     settings.add("--oficina.limits.uploads=5000");
+    // A machine with much else to do is no database in trouble.
+    settings.add("--spring.datasource.hikari.connection-timeout=8000");
     settings.add("--oficina.limits.sign-in-unused=3650d");
     settings.add("--oficina.limits.sign-in-longest=3650d");
     settings.add("--logging.level.oficina=warn");

@@ -113,7 +113,7 @@ final class Traffic implements Runnable {
     }
     confirmed++;
     if (to == State.RINGING) {
-      call = answer.body().get("id").asString();
+      call = answer.done().get("id").asString();
       began = null;
     }
     if (to == State.NONE) {

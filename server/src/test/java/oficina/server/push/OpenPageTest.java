@@ -133,7 +133,7 @@ class OpenPageTest {
       String call = ines.call("999");
       TestServer.get().clock().advance(Duration.ofSeconds(4));
       ines.awaitCall("TALKING");
-      PersonId priya = new PersonId(silent.get("/api/session").body().get("id").asLong());
+      PersonId priya = new PersonId(silent.get("/api/session").done().get("id").asLong());
       long begun = System.nanoTime();
       do {
         assertThat(ines.service(call, "hold").status()).isEqualTo(204);

@@ -66,7 +66,7 @@ class KilledWhileRecordingTest {
       page.answered(ines.post("/api/softphone", offer).body().get("sdp").asString());
       page.connect();
       Map<String, String> placed = Map.of("device", "window", "to", "221");
-      String call = ines.post("/api/calls", placed).body().get("id").asString();
+      String call = ines.post("/api/calls", placed).done().get("id").asString();
       tomasz.service(call, "decline");
       ines.service(call, "to-mailbox");
       ines.awaitCall("MESSAGE");
@@ -146,7 +146,7 @@ class KilledWhileRecordingTest {
   /** They talk, Ines' part is recorded, and the server dies in the middle. */
   private static String talk(ServerProcess server, Client ines, Client tomasz) throws IOException {
     Map<String, String> placed = Map.of("device", "window", "to", "221");
-    String call = ines.post("/api/calls", placed).body().get("id").asString();
+    String call = ines.post("/api/calls", placed).done().get("id").asString();
     tomasz.service(call, "answer");
     ines.awaitCall("TALKING");
     assertThat(ines.service(call, "record").status()).isEqualTo(204);

@@ -46,7 +46,7 @@ class RecordingsOverHttpTest {
   private final EndId tomaszEnd = end(tomasz);
 
   private static long id(Client client) {
-    return client.get("/api/session").body().get("id").asLong();
+    return client.get("/api/session").done().get("id").asLong();
   }
 
   private static EndId end(Client client) {

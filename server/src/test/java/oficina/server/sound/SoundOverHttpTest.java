@@ -56,7 +56,7 @@ class SoundOverHttpTest {
   }
 
   private static EndId end(Client client) {
-    long person = client.get("/api/session").body().get("id").asLong();
+    long person = client.get("/api/session").done().get("id").asLong();
     return new EndId.Device(new PersonId(person), new DeviceId("test"));
   }
 
@@ -114,7 +114,7 @@ class SoundOverHttpTest {
     String call = tomaszTalksToInes();
     Answer announced =
         ines.post("/api/calls/" + call + "/announce", Map.of("to", "212", "device", "test"));
-    String second = announced.body().get("id").asString();
+    String second = announced.done().get("id").asString();
     adaeze.service(second, "answer");
     adaezeEar.hears(INES);
     tomaszEar.hearsMusic();

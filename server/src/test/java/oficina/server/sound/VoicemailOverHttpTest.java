@@ -42,7 +42,7 @@ class VoicemailOverHttpTest {
       new EndId.Device(new PersonId(id(ines)), new DeviceId("test"));
 
   private static long id(Client client) {
-    return client.get("/api/session").body().get("id").asLong();
+    return client.get("/api/session").done().get("id").asLong();
   }
 
   /** Short ones: nobody wants to wait. */
