@@ -9,12 +9,14 @@ create table queue_wait (
   id        bigint      not null auto_increment primary key,
   call_id   varchar(40) not null,
   group_id  bigint      not null,
+  number    varchar(20) null, -- that called, in the form of E.164
   entered   datetime(6) not null,
   waited_ms bigint      not null,
   outcome   varchar(12) not null,
   person_id bigint      null, -- the employee who answered
   unique key once (call_id, group_id, entered),
-  index waits_of (group_id, entered, outcome, waited_ms, person_id)
+  index waits_of (group_id, entered, outcome, waited_ms, person_id),
+  index waits_lately (entered, group_id, number)
 );
 
 -- How long members spoke with callers of a line.
@@ -26,7 +28,8 @@ create table queue_served (
   answered  datetime(6) not null,
   talked_ms bigint      not null,
   unique key once (call_id, person_id, answered),
-  index served_of (group_id, answered, person_id, talked_ms)
+  index served_of (group_id, answered, person_id, talked_ms),
+  index served_lately (answered, person_id, talked_ms)
 );
 
 -- How long members wrote down what calls were about.

@@ -26,6 +26,8 @@ class KilledServerTest {
   @Test
   void whatever_was_confirmed_outlives_being_killed_at_any_moment() throws Exception {
     try (ServerProcess server = new ServerProcess()) {
+      // However long it takes to start: calls that nobody attends meanwhile are not to be given up.
+      server.database().set("unattended", "3600");
       server.start();
       AtomicBoolean over = new AtomicBoolean();
       List<Traffic> all = new ArrayList<>();
@@ -42,8 +44,7 @@ class KilledServerTest {
       threads.forEach(Thread::start);
       Random random = new Random(SEED);
       // While it starts, while people come back to it, and while they are at work, in turn. Few
-      // calls
-      // may happen to be up at the kills: then it is killed more often.
+      // calls may happen to be up at the kills: then it is killed more often.
       List<Integer> returns = all.stream().map(Traffic::returns).toList();
       for (int kill = 1;
           kill <= KILLS || (kill <= 4 * KILLS && resumed(all) <= KILLS / 2);

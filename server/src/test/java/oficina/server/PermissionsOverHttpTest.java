@@ -102,6 +102,7 @@ class PermissionsOverHttpTest {
         parts[1]
             .replace("/api/calls/{id}", "/api/calls/" + call)
             .replace("{leg}", "1")
+            .replace("/office/slots/{slot}", "/office/slots/none")
             .replace("{slot}", "62")
             .replace("{id}", "999999")
             .replaceAll("\\{[a-z]+}", "none");

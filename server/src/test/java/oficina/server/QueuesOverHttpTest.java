@@ -1,11 +1,12 @@
 package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.List;
+import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import oficina.server.office.OfficeData;
 import org.junit.jupiter.api.Test;
@@ -56,16 +57,29 @@ class QueuesOverHttpTest extends FreightOverHttp {
     assertThat(own.get("present").asLong()).isGreaterThanOrEqualTo(60);
     assertThat(new String(tomasz.bytes(path + "/figures/file" + today()).body()))
         .startsWith("half_hour,in_time,later,given_up,elsewhere");
+
+    tomasz.post("/api/queues/finishing", Map.of());
+    JsonNode turn = member(me());
+    assertThat(turn.get("state").asString()).isEqualTo("FREE");
+    TestServer.get().restart();
+    tomasz.connect();
+    until(() -> state(me()).equals("FREE"));
+    assertThat(Instant.parse(member(me()).get("since").asString()))
+        .as("since when he has had no call: by that he is rung")
+        .isCloseTo(Instant.parse(turn.get("since").asString()), within(1, ChronoUnit.MILLIS));
   }
 
   private String state(long person) {
-    List<String> states = new ArrayList<>();
-    for (JsonNode each : queue().get("members")) {
-      if (each.get("person").asLong() == person) {
-        states.add(each.get("state").asString());
-      }
-    }
-    return states.get(0);
+    return member(person).get("state").asString();
+  }
+
+  private JsonNode member(long person) {
+    return queue()
+        .get("members")
+        .valueStream()
+        .filter(each -> each.get("person").asLong() == person)
+        .findFirst()
+        .orElseThrow();
   }
 
   private static String today() {

@@ -3,10 +3,7 @@ package oficina.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.net.ServerSocket;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -16,32 +13,21 @@ class ScriptTest {
   /** A process in the server's place that is told to end and does not. */
   private static final String DEAF =
       """
-      (trap '' TERM; exec sleep 600) >/dev/null 2>&1 &
+      (trap '' TERM; touch deaf; exec sleep 600) >/dev/null 2>&1 &
       remember server $!; disown
+      until [ -e deaf ]; do sleep 0.01; done; rm deaf
       """;
 
   @TempDir private Path home;
-  private int port;
+  private Script script;
 
   @BeforeEach
   void copy() throws IOException {
-    Files.copy(Path.of("../oficina"), home.resolve("oficina"));
-    Files.createDirectories(home.resolve(".oficina/run"));
-    try (ServerSocket free = new ServerSocket(0)) {
-      port = free.getLocalPort();
-    }
+    script = new Script(home);
   }
 
-  /** What the script's functions say when they are used like this. */
   private String run(String commands) throws IOException, InterruptedException {
-    String script = "cd " + home + "; source ./oficina; " + commands;
-    ProcessBuilder bash = new ProcessBuilder("bash", "-c", script).redirectErrorStream(true);
-    bash.environment().put("OFICINA_PORT", Integer.toString(port));
-    bash.directory(home.toFile());
-    Process process = bash.start();
-    String said = new String(process.getInputStream().readAllBytes());
-    assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
-    return said;
+    return script.run(commands);
   }
 
   @Test
@@ -139,5 +125,23 @@ class ScriptTest {
             wc -c <$RUN/server.log; tail -n 2 $RUN/server.log
             """);
     assertThat(said).isEqualTo("106\n1000\nlater\n");
+  }
+
+  /** Moved from one place to the other one by one: it may be killed between any two of them. */
+  @Test
+  void a_restore_that_was_interrupted_is_carried_on_with_the_next_start() throws Exception {
+    String said =
+        run(
+            """
+            mkdir -p $HOME_DIR/restored $HOME_DIR/aside $DATA
+            touch $DATA/new $HOME_DIR/restored/password.new
+            echo old >$HOME_DIR/aside/data
+            echo old >$HOME_DIR/password; echo new >$HOME_DIR/restored/password
+            echo $HOME_DIR/aside >$HOME_DIR/restored/whole
+            take_place; take_place
+            cat $HOME_DIR/password $HOME_DIR/aside/password
+            ls $DATA; [ -e $HOME_DIR/restored ] || say done
+            """);
+    assertThat(said).endsWith("new\nold\nnew\ndone\n").contains("What there was before is in");
   }
 }

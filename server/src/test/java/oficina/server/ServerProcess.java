@@ -18,7 +18,7 @@ import java.util.concurrent.TimeUnit;
 public final class ServerProcess implements AutoCloseable {
   private static final Duration PATIENCE = Duration.ofSeconds(240);
 
-  private final TestDatabase database = new TestDatabase();
+  private final TestDatabase database;
   private final int port;
   private final Path log;
   private Process process;
@@ -29,6 +29,12 @@ public final class ServerProcess implements AutoCloseable {
    * @param settings instead of beginning with the demo office, each as on the command line
    */
   public ServerProcess(String... settings) {
+    this(new TestDatabase(), settings);
+  }
+
+  /** On a database there is already, which it closes. */
+  ServerProcess(TestDatabase database, String... settings) {
+    this.database = database;
     this.settings = List.of(settings);
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
@@ -55,8 +61,9 @@ public final class ServerProcess implements AutoCloseable {
               "--oficina.database=jdbc:mariadb://127.0.0.1:"
                   + database.port()
                   + "/oficina?timezone=UTC",
-              "--oficina.waiting-file=" + database.beside("waiting"),
+              "--oficina.waiting-file=" + database.beside("waiting.events"),
               "--oficina.recordings=" + database.beside("recordings"),
+              "--spring.datasource.password=" + database.password(),
               "--oficina.callers=false",
               "--springdoc.api-docs.enabled=false"));
       command.addAll(

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.Comparator;
 import java.util.List;
@@ -26,6 +27,8 @@ public final class TestDatabase implements AutoCloseable {
   /** It is copied with the rest; as large as usual, it would be most of what is copied. */
   private static final String SMALL_LOG = "--innodb-log-file-size=16M";
 
+  private static final int ACCESS_DENIED = 1045;
+
   private final Path folder;
   private final int port;
   private Process server;
@@ -34,15 +37,27 @@ public final class TestDatabase implements AutoCloseable {
     this(Template.get());
   }
 
+  /** What a home of {@code ./oficina} has in it. */
+  TestDatabase(Path home) {
+    folder = home;
+    try {
+      port = freePort();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    start();
+  }
+
   private TestDatabase(Template template) {
     try {
       folder = Files.createTempDirectory("oficina-db");
       port = freePort();
-      if (template == null) {
+      if (template == Template.NONE) {
         install();
       } else {
         run(List.of("cp", "-r", template.data().toString(), data().toString()));
       }
+      Files.createFile(folder.resolve("password"));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -51,11 +66,12 @@ public final class TestDatabase implements AutoCloseable {
 
   /** All tables and nothing in them: made once, since that takes longer than most tests. */
   private record Template(Path data) {
+    private static final Template NONE = new Template(Path.of(""));
     private static Template made;
 
     static synchronized Template get() {
       if (made == null) {
-        TestDatabase database = new TestDatabase(null);
+        TestDatabase database = new TestDatabase(NONE);
         try (Connection root = database.connect("mysql")) {
           root.createStatement().execute(CREATE);
           root.createStatement().execute("create user oficina@'127.0.0.1'");
@@ -141,6 +157,9 @@ public final class TestDatabase implements AutoCloseable {
       try (Connection root = connect("mysql")) {
         return;
       } catch (SQLException e) {
+        if (e.getErrorCode() == ACCESS_DENIED) {
+          return; // of a home, where nobody is root
+        }
         if (!server.isAlive() || System.nanoTime() > patience) {
           throw new IOException(Files.readString(folder.resolve("server.txt")), e);
         }
@@ -166,8 +185,29 @@ public final class TestDatabase implements AutoCloseable {
     }
   }
 
+  /** One of the office's settings. */
+  public void set(String setting, String value) {
+    try (Connection root = connect("oficina");
+        PreparedStatement write = root.prepareStatement("replace into setting values (?, ?)")) {
+      write.setString(1, setting);
+      write.setString(2, value);
+      write.execute();
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   private String url(String database) {
     return "jdbc:mariadb://127.0.0.1:" + port + "/" + database;
+  }
+
+  /** Of the server's user; none is asked for unless it is somebody's home. */
+  String password() {
+    try {
+      return Files.readString(folder.resolve("password")).strip();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   public int port() {

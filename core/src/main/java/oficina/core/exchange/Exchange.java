@@ -9,6 +9,7 @@ import oficina.core.draft.Draft;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.office.Office;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Lately;
 import oficina.core.services.ActedFor;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
@@ -77,6 +78,11 @@ public final class Exchange {
   public void apply(ExchangeEvent event) {
     state.apply(event);
     asked = null;
+  }
+
+  /** Begins with what earlier calls have left behind, before anything is replayed. */
+  public void begin(Lately lately) {
+    state.know(lately);
   }
 
   /** When the next tick is wanted, or null when nothing is pending. */

@@ -3,6 +3,7 @@ package oficina.core.figures;
 import java.time.Duration;
 import java.time.Instant;
 import oficina.core.call.CallId;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -10,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * What became of one call that came to wait at a line.
  *
+ * @param number that called; null when the caller is withheld, or of the office
  * @param entered when it came there
  * @param ended when it waited no longer
  * @param by the employee who answered; null when none did
@@ -17,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 public record Wait(
     CallId call,
     GroupId line,
+    @Nullable PhoneNumber number,
     Instant entered,
     Instant ended,
     Outcome outcome,

@@ -12,6 +12,7 @@ import oficina.core.events.QueueEvent;
 import oficina.core.events.ReachEvent;
 import oficina.core.events.TalkEvent;
 import oficina.core.figures.Wait.Outcome;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.state.Call;
@@ -20,14 +21,27 @@ import org.jspecify.annotations.Nullable;
 /** Finds in the events of calls what becomes of each that comes to wait at a line. */
 public final class Waits {
   /** A wait that has begun; left is when the music ended, and what follows says why. */
-  private record Open(GroupId line, Instant entered, @Nullable Instant left) {}
+  private record Open(
+      GroupId line, @Nullable PhoneNumber number, Instant entered, @Nullable Instant left) {
+    static Open at(Call call, GroupId line, Instant entered) {
+      return new Open(line, call.caller().outsideNumber(), entered, null);
+    }
+
+    Open from(Instant start) {
+      return new Open(line, number, start, null);
+    }
+
+    Open until(Instant end) {
+      return new Open(line, number, entered, end);
+    }
+  }
 
   private final Map<CallId, Open> open = new HashMap<>();
 
   /** Goes on with a call that is in progress already, after a restart. */
   public void takeUp(Call call) {
     if (call.waits() || (call.place() != null && call.place().isAsked())) {
-      open.put(call.id(), new Open(call.place().line(), call.place().entered(), null));
+      open.put(call.id(), Open.at(call, call.place().line(), call.place().entered()));
     }
   }
 
@@ -43,7 +57,7 @@ public final class Waits {
     }
     if (event instanceof QueueEvent.Queued queued) {
       Wait earlier = end(queued.call(), queued.at(), Outcome.SENT_ON, null);
-      open.put(queued.call(), new Open(queued.queue().line(), queued.at(), null));
+      open.put(queued.call(), Open.at(before, queued.queue().line(), queued.at()));
       return earlier;
     }
     CallId call = event.inCall();
@@ -55,7 +69,14 @@ public final class Waits {
     Open wait = open.remove(call);
     return wait == null
         ? null
-        : new Wait(call, wait.line, wait.entered, wait.left == null ? at : wait.left, outcome, by);
+        : new Wait(
+            call,
+            wait.line,
+            wait.number,
+            wait.entered,
+            wait.left == null ? at : wait.left,
+            outcome,
+            by);
   }
 
   private final class Following implements FewEvents<@Nullable Wait> {
@@ -86,7 +107,7 @@ public final class Waits {
     @Override
     public @Nullable Wait of(TalkEvent.ConnectionCleared e) {
       if (before.leg(e.leg()).party().waitsAt() != null && !before.keepsPlace()) {
-        open.put(e.call(), new Open(wait.line, wait.entered, e.at()));
+        open.put(e.call(), wait.until(e.at()));
       }
       return null;
     }
@@ -94,7 +115,7 @@ public final class Waits {
     /** Until then they could not have been answered: the wait begins here. */
     @Override
     public @Nullable Wait of(QueueEvent.NumberGiven e) {
-      open.put(e.call(), new Open(wait.line, e.at(), null));
+      open.put(e.call(), wait.from(e.at()));
       return null;
     }
 

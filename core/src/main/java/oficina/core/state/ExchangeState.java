@@ -18,6 +18,7 @@ import oficina.core.call.DeviceKind;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.people.PersonId;
 import oficina.core.people.Status;
+import oficina.core.queueing.Lately;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -77,6 +78,11 @@ public final class ExchangeState {
       slots = beneath.slots;
       atMailboxes = beneath.atMailboxes;
     }
+  }
+
+  /** Begins with what earlier calls have left behind. */
+  public void know(Lately lately) {
+    queues.know(lately);
   }
 
   /** A state laid over this one, to be changed at will; this one stays as it is. */

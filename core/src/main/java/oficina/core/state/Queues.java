@@ -1,6 +1,5 @@
 package oficina.core.state;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.Comparator;
@@ -17,6 +16,7 @@ import oficina.core.call.CallId;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Lately;
 import oficina.core.queueing.Member;
 import org.jspecify.annotations.Nullable;
 
@@ -25,9 +25,6 @@ import org.jspecify.annotations.Nullable;
  * which changes it; a draft is laid over it in the same way.
  */
 public final class Queues {
-  /** Who has waited before is asked by the day only. */
-  private static final Duration REMEMBERED = Duration.ofDays(1);
-
   /** Who is served first: by priority, then whoever has waited longest. */
   private static final Comparator<Call> ORDER =
       Comparator.<Call>comparingInt(call -> -call.place().priority())
@@ -142,9 +139,22 @@ public final class Queues {
     own.remove(number);
     own.put(number, at);
     Iterator<Instant> oldest = own.values().iterator();
-    while (oldest.hasNext() && oldest.next().plus(REMEMBERED).isBefore(at)) {
+    while (oldest.hasNext() && oldest.next().plus(Lately.REACH).isBefore(at)) {
       oldest.remove();
     }
+  }
+
+  /**
+   * Takes in what earlier calls have left behind. When a member was rung last, answered or not, is
+   * not kept: when they answered last counts as that.
+   */
+  void know(Lately lately) {
+    for (Lately.Taken each : lately.taken()) {
+      change(
+          each.member(),
+          member -> member.rungAt(each.answered()).taking(each.answered()).idleFrom(each.ended()));
+    }
+    lately.came().forEach(each -> came(each.line(), each.number(), each.at()));
   }
 
   /** Everything as text, the same for equal states. */

@@ -11,6 +11,7 @@ import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
@@ -25,6 +26,7 @@ import oficina.core.history.Segment;
 import oficina.core.notices.Notice;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Lately;
 import oficina.core.queueing.Queue;
 import oficina.core.queueing.Queue.Order;
 import oficina.core.queueing.Queue.Preference;
@@ -177,6 +179,19 @@ class QueueTest extends FreightQueue {
     assertThat(scene.entry(call, TOMASZ).result()).isEqualTo(Part.Result.MISSED);
     assertThat(scene.entries(call)).hasSize(1);
     assertThat(waiting()).isEmpty();
+  }
+
+  @Test
+  void what_earlier_calls_have_left_behind_counts_after_a_restart() {
+    Instant hourAgo = scene.now().minusSeconds(3600);
+    scene.exchange.begin(
+        new Lately(
+            List.of(new Lately.Taken(TOMASZ, hourAgo, hourAgo.plusSeconds(60))),
+            List.of(new Lately.Came(FREIGHT, MARISOL, hourAgo))));
+    keeps(FREIGHT, queue(Order.FEWEST, List.of(), List.of(new Preference(Why.AGAIN_TODAY, "", 1))));
+    CallId call = scene.arrive(MARISOL, LINE);
+    assertThat(rings(call)).as("Tomasz has taken one").isEqualTo(ZOE);
+    assertThat(scene.state(call).place().why()).isEqualTo(Why.AGAIN_TODAY);
   }
 
   @Test

@@ -25,6 +25,7 @@ import oficina.core.history.Segment;
 import oficina.core.office.Office;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.core.queueing.Lately;
 import oficina.core.state.Call;
 import oficina.core.state.ExchangeState;
 import oficina.server.desk.DeskFeed;
@@ -221,6 +222,7 @@ public class ExchangeLoop implements SmartLifecycle {
   @Override
   public void start() {
     seq = journal.lastSeq();
+    exchange.begin(journal.lately(clock.instant().minus(Lately.REACH)));
     for (ExchangeEvent event : journal.unended()) {
       takeUp(event);
     }

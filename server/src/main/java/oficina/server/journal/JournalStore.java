@@ -1,6 +1,7 @@
 package oficina.server.journal;
 
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -11,6 +12,7 @@ import java.util.Set;
 import oficina.core.events.ExchangeEvent;
 import oficina.core.figures.Fact;
 import oficina.core.history.CallRecords;
+import oficina.core.queueing.Lately;
 import oficina.server.database.JournalDatabase;
 import oficina.server.figures.FactStore;
 import oficina.server.history.HistoryWritingStore;
@@ -142,6 +144,11 @@ public class JournalStore {
                     row.getString("type"),
                     row.getInt("version"),
                     row.getString("body"))));
+  }
+
+  /** What the calls that are over by now have left behind since then. */
+  public Lately lately(Instant since) {
+    return facts.lately(since);
   }
 
   /**
