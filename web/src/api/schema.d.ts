@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["save"];
+        put: operations["read"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/outcomes": {
         parameters: {
             query?: never;
@@ -428,7 +444,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["read"];
+        put: operations["read_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -604,7 +620,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["read_1"];
+        put: operations["read_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -635,7 +651,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read_2"];
+        get: operations["read_3"];
         put: operations["write"];
         post?: never;
         delete?: never;
@@ -1108,6 +1124,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people-file/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/lines": {
         parameters: {
             query?: never;
@@ -1293,7 +1325,7 @@ export interface paths {
         };
         get: operations["progress"];
         put?: never;
-        post: operations["take_2"];
+        post: operations["take_3"];
         delete: operations["cancel"];
         options?: never;
         head?: never;
@@ -1373,7 +1405,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_3"];
+        post: operations["take_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1611,7 +1643,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["save"];
+        get: operations["save_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1755,7 +1787,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["save_1"];
+        get: operations["save_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2107,7 +2139,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["save_2"];
+        get: operations["save_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2219,7 +2251,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["save_3"];
+        get: operations["save_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2453,9 +2485,11 @@ export interface components {
             what: string;
         };
         BadLine: {
-            /** Format: int64 */
+            /** Format: int32 */
             line: number;
+            code: string;
             text: string;
+            name: string;
         };
         BlockPage: {
             /** Format: int32 */
@@ -3397,6 +3431,23 @@ export interface components {
             person: number;
             note: string;
         };
+        PeopleFileCounts: {
+            /** Format: int32 */
+            fresh: number;
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            same: number;
+            /** Format: int32 */
+            bad: number;
+        };
+        PeopleFileView: {
+            id: string;
+            counts: components["schemas"]["PeopleFileCounts"];
+            fresh: string[];
+            changed: components["schemas"]["PersonChange"][];
+            bad: components["schemas"]["BadLine"][];
+        };
         PeopleRegister: {
             people: components["schemas"]["PersonRow"][];
             /** Format: int32 */
@@ -3412,6 +3463,20 @@ export interface components {
             team: string;
             site: string;
             /** Format: email */
+            mail: string;
+        };
+        PersonChange: {
+            before: components["schemas"]["PersonEntry"];
+            after: components["schemas"]["PersonEntry"];
+        };
+        PersonEntry: {
+            name: string;
+            signInName: string;
+            role: string;
+            extension: string;
+            directNumber: string;
+            team: string;
+            site: string;
             mail: string;
         };
         PersonRow: {
@@ -3928,6 +3993,9 @@ export interface components {
             /** @enum {string} */
             others: "MERGE" | "ADD" | "LEAVE";
         };
+        TakeOverPeople: {
+            password?: string;
+        };
         Taken: {
             call?: string;
             device: string;
@@ -4253,8 +4321,12 @@ export type SchemaPanel = components['schemas']['Panel'];
 export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPassing = components['schemas']['Passing'];
+export type SchemaPeopleFileCounts = components['schemas']['PeopleFileCounts'];
+export type SchemaPeopleFileView = components['schemas']['PeopleFileView'];
 export type SchemaPeopleRegister = components['schemas']['PeopleRegister'];
 export type SchemaPersonBody = components['schemas']['PersonBody'];
+export type SchemaPersonChange = components['schemas']['PersonChange'];
+export type SchemaPersonEntry = components['schemas']['PersonEntry'];
 export type SchemaPersonRow = components['schemas']['PersonRow'];
 export type SchemaPersonView = components['schemas']['PersonView'];
 export type SchemaPhoneOutside = components['schemas']['PhoneOutside'];
@@ -4317,6 +4389,7 @@ export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
 export type SchemaSwitched = components['schemas']['Switched'];
 export type SchemaTakeOver = components['schemas']['TakeOver'];
+export type SchemaTakeOverPeople = components['schemas']['TakeOverPeople'];
 export type SchemaTaken = components['schemas']['Taken'];
 export type SchemaTaking = components['schemas']['Taking'];
 export type SchemaTakingPart = components['schemas']['TakingPart'];
@@ -5092,6 +5165,46 @@ export interface operations {
             };
         };
     };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PeopleFileView"];
+                };
+            };
+        };
+    };
     keep_4: {
         parameters: {
             query?: never;
@@ -5202,7 +5315,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5610,7 +5723,7 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    read_2: {
         parameters: {
             query?: {
                 own?: boolean;
@@ -5656,7 +5769,7 @@ export interface operations {
             };
         };
     };
-    read_2: {
+    read_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6454,6 +6567,30 @@ export interface operations {
             };
         };
     };
+    take_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOverPeople"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     all_1: {
         parameters: {
             query?: never;
@@ -6815,7 +6952,7 @@ export interface operations {
             };
         };
     };
-    take_2: {
+    take_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6956,7 +7093,7 @@ export interface operations {
             };
         };
     };
-    take_3: {
+    take_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -7336,7 +7473,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7548,7 +7685,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    save_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -8028,7 +8165,7 @@ export interface operations {
             };
         };
     };
-    save_2: {
+    save_3: {
         parameters: {
             query: {
                 filter?: "ALL" | "MISSED" | "RECEIVED" | "PLACED" | "RECORDED" | "WITH_MESSAGE" | "NOTED";
@@ -8177,7 +8314,7 @@ export interface operations {
             };
         };
     };
-    save_3: {
+    save_4: {
         parameters: {
             query: {
                 format: "VCARD3" | "VCARD4" | "CSV";

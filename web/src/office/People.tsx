@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PeopleRegister } from '../api/types';
 import { SearchField } from '../ui/SearchField';
+import { PEOPLE_FILE, PeopleFile } from './PeopleFile';
 import { PersonForm } from './PersonForm';
 import { Section } from './Section';
 import { usePeopleRegister } from './office';
@@ -15,6 +16,7 @@ export function People() {
   const [text, setText] = useState('');
   const [from, setFrom] = useState(0);
   const [open, setOpen] = useState<number | 'new'>();
+  const [file, setFile] = useState(false);
   const register = usePeopleRegister(text.trim(), from);
   const close = () => setOpen(undefined);
   return (
@@ -35,9 +37,16 @@ export function People() {
           <button type="button" className="btn btn-sm btn-plain" onClick={() => setOpen('new')}>
             {t('office.addPerson')}
           </button>
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => setFile(true)}>
+            {t('office.file.open')}
+          </button>
+          <a className="btn btn-sm btn-plain" href={PEOPLE_FILE} download>
+            {t('office.file.save')}
+          </a>
         </>
       }
     >
+      {file && <PeopleFile onClose={() => setFile(false)} />}
       {open === 'new' && <PersonForm onClose={close} />}
       <div className="overflow-x-auto">
         <table className="w-full text-left">

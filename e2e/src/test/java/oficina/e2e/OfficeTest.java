@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -61,6 +62,7 @@ class OfficeTest {
       assertThat(missing).not().containsText("main number.");
 
       wrennaJoins(admin);
+      othersComeFromAFile(admin);
       frontDesk(admin);
       region(admin, "The office").getByLabel("Calls nobody took go to").selectOption("Pilots");
       button(region(admin, "The office"), "Keep").click();
@@ -102,6 +104,22 @@ class OfficeTest {
     fill(people, Map.of("Extension", "102"));
     button(people, "Add").click();
     assertThat(button(people, "Change Wrenna Vance")).isVisible();
+  }
+
+  private static void othersComeFromAFile(Desk admin) {
+    button(region(admin, "People"), "From a file").click();
+    Locator dialog = admin.page.getByRole(AriaRole.DIALOG);
+    Locator file = dialog.getByLabel("Choose a file");
+    String lines = "name,extension,team\nNell Otway,102,Pilots\nOdo Lind,104,Pilots\n";
+    file.setInputFiles(new FilePayload("people.csv", "text/csv", lines.getBytes()));
+    assertThat(dialog).containsText("102 is the extension of Wrenna Vance.");
+    lines = lines.replace("102", "103");
+    file.setInputFiles(new FilePayload("people.csv", "text/csv", lines.getBytes()));
+    dialog.getByLabel("First password of all who are new").fill(FIRST);
+    button(dialog, "Take 2 over").click();
+    assertThat(dialog).containsText("2 taken over.");
+    admin.press("Escape");
+    assertThat(button(region(admin, "People"), "Change Nell Otway")).isVisible();
   }
 
   private static void frontDesk(Desk admin) {

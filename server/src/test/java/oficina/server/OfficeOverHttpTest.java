@@ -2,6 +2,7 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** People join and leave the office while the server runs. */
 @ExtendWith(TestServer.class)
 class OfficeOverHttpTest {
+  private static final String PEOPLE_FILE = "/api/office/people-file";
   private static final String GIVEN = "given-by-mirela";
 
   static Map<String, Object> joining(String name, String signIn, String extension) {
@@ -245,6 +247,60 @@ class OfficeOverHttpTest {
       assertThat(mirela.post("/api/office/slots", slot).status()).isEqualTo(201);
       assertThat(mirela.delete("/api/office/slots/689").status()).isEqualTo(204);
     }
+  }
+
+  @Test
+  void people_come_from_a_file_all_that_are_right_or_none() {
+    try (Client mirela = Client.signedIn("mirela")) {
+      String head = "name,sign_in_name,extension,team\n";
+      JsonNode read = look(mirela, head + "Nell Otway,nell.o,681,Files\nOdo,odo,201,Files\n");
+      assertThat(read.get("counts").get("fresh").asInt()).isEqualTo(1);
+      assertThat(read.get("bad").get(0).get("code").asString()).isEqualTo("EXTENSION_OF_PERSON");
+      assertThat(read.get("bad").get(0).get("line").asInt()).isEqualTo(3);
+      String take = PEOPLE_FILE + "/" + read.get("id").asString();
+      assertThat(mirela.post(take, Map.of("password", "short")).code())
+          .isEqualTo("PASSWORD_TOO_SHORT");
+      Map<String, String> first = Map.of("password", "for the first day");
+      try (Client ines = Client.withoutPage(TestServer.get().address(), "ines")) {
+        assertThat(ines.post(take, first).status()).isEqualTo(403);
+      }
+      String extension = "681";
+      Answer other = mirela.post("/api/office/slots", Map.of("number", extension, "label", ""));
+      assertThat(other.status()).isEqualTo(201);
+      assertThat(mirela.post(take, first).code()).isEqualTo("OFFICE_CHANGED_MEANWHILE");
+      mirela.delete("/api/office/slots/" + extension);
+      assertThat(mirela.post(take, first).status()).isEqualTo(204);
+      assertThat(mirela.post(take, first).code()).as("once").isEqualTo("NO_SUCH_FILE");
+      Client nell = new Client(TestServer.get().address());
+      assertThat(nell.signIn("nell.o", "for the first day").status()).isEqualTo(200);
+      assertThat(nell.get("/api/history").code()).isEqualTo("PASSWORD_MUST_CHANGE");
+
+      String saved = new String(mirela.bytes(PEOPLE_FILE).body(), StandardCharsets.UTF_8);
+      assertThat(saved).contains("Nell Otway,nell.o,employee,681,,Files,,");
+      JsonNode again = look(mirela, saved).get("counts");
+      assertThat(again.get("fresh").asInt() + again.get("changed").asInt()).isZero();
+      String promoted = saved.replace("nell.o,employee,681", "nell.o,administrator,682");
+      JsonNode change = look(mirela, promoted);
+      assertThat(change.get("changed").get(0).get("after").get("extension").asString())
+          .isEqualTo("682");
+      mirela.post(PEOPLE_FILE + "/" + change.get("id").asString(), Map.of());
+      assertThat(nell.get("/api/history").status()).as("another role").isEqualTo(401);
+      long id =
+          mirela
+              .get("/api/office/people?text=otway")
+              .body()
+              .get("people")
+              .get(0)
+              .get("id")
+              .asLong();
+      mirela.delete("/api/office/people/" + id);
+    }
+  }
+
+  private static JsonNode look(Client administrator, String file) {
+    return administrator
+        .upload(PEOPLE_FILE, file.getBytes(StandardCharsets.UTF_8), "text/csv")
+        .done();
   }
 
   @Test

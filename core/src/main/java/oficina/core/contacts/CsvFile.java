@@ -37,7 +37,7 @@ public final class CsvFile {
     Lines lines = new Lines(file, CsvReader.LONGEST);
     Lines.Line first = lines.next();
     String head = first == null ? "" : first.text();
-    char delimiter = delimiter(head);
+    char delimiter = CsvReader.delimiter(head);
     Columns columns = new Columns(CsvReader.line(head, delimiter));
     if (!columns.nameSomebody()) {
       return List.of(Incoming.bad(1, Flaw.NO_COLUMNS, head));
@@ -58,16 +58,6 @@ public final class CsvFile {
     }
     Draft draft = columns.draft(row.values());
     return Incoming.of(row.line(), columns.uid(row.values()), draft.check(plan), null);
-  }
-
-  private static char delimiter(String first) {
-    return Stream.of(',', ';', '\t')
-        .max((a, b) -> Long.compare(count(first, a), count(first, b)))
-        .orElse(',');
-  }
-
-  private static long count(String text, char wanted) {
-    return text.chars().filter(c -> c == wanted).count();
   }
 
   /** Which column holds what. */

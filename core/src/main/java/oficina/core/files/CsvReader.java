@@ -5,8 +5,10 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -106,6 +108,15 @@ public final class CsvReader {
     Lines.Line line = ahead.removeFirst();
     charactersAhead -= line.text().length() + 1;
     return line;
+  }
+
+  /**
+   * What stands between values: a comma, semicolon or tab, whichever the first line has most of.
+   */
+  public static char delimiter(String first) {
+    return Stream.of(',', ';', '\t')
+        .max(Comparator.comparingLong(each -> first.chars().filter(c -> c == each).count()))
+        .orElse(',');
   }
 
   /** The values of one line that stands alone; none when it is broken. */

@@ -14,7 +14,12 @@ public final class PeopleFinder {
   private final List<Entry> entries;
 
   private record Entry(
-      Person person, String name, List<String> words, String initials, List<String> keys) {}
+      Person person,
+      String name,
+      List<String> words,
+      String initials,
+      List<String> keys,
+      List<String> team) {}
 
   /**
    * Somebody who was found.
@@ -39,7 +44,8 @@ public final class PeopleFinder {
         String.join(" ", words),
         words,
         initials.toString(),
-        words.stream().map(KeypadLetters::digitsOf).toList());
+        words.stream().map(KeypadLetters::digitsOf).toList(),
+        Words.of(person.team()));
   }
 
   /**
@@ -108,8 +114,7 @@ public final class PeopleFinder {
       if (word.length() > 1 && (extension.contains(word) || entry.name().contains(word))) {
         return 7;
       }
-      if (word.length() > 2
-          && Words.of(entry.person().team()).stream().anyMatch(w -> w.startsWith(word))) {
+      if (word.length() > 2 && entry.team().stream().anyMatch(w -> w.startsWith(word))) {
         return 8;
       }
       return NO_MATCH;
@@ -137,7 +142,7 @@ public final class PeopleFinder {
 
   private static boolean beginsOther(Entry entry, String word) {
     return entry.person().extension().startsWith(word)
-        || Words.of(entry.person().team()).stream().anyMatch(w -> w.startsWith(word));
+        || entry.team().stream().anyMatch(w -> w.startsWith(word));
   }
 
   private static boolean spells(Entry entry, String digits) {

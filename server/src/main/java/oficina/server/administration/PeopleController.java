@@ -112,15 +112,15 @@ class PeopleController {
   PeopleRegister all(
       @RequestParam(defaultValue = "") @Size(max = 100) String text,
       @RequestParam(defaultValue = "0") @Min(0) int from) {
-    Map<PersonId, StoredAccount> accounts = store.accounts();
     List<Person> fit =
         text.isBlank()
             ? office.directory().people().stream()
                 .sorted(Comparator.comparing(Person::name))
                 .toList()
             : office.finder().find(text, Integer.MAX_VALUE);
-    return new PeopleRegister(
-        fit.stream().skip(from).limit(PAGE).map(each -> row(each, accounts)).toList(), fit.size());
+    List<Person> shown = fit.stream().skip(from).limit(PAGE).toList();
+    Map<PersonId, StoredAccount> accounts = store.accounts(shown);
+    return new PeopleRegister(shown.stream().map(each -> row(each, accounts)).toList(), fit.size());
   }
 
   private PersonRow row(Person person, Map<PersonId, StoredAccount> accounts) {

@@ -3,6 +3,7 @@ package oficina.server.office;
 import java.time.Duration;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -131,14 +132,26 @@ public class OfficeStore {
 
   /** With which names people sign in, and as what. */
   public Map<PersonId, StoredAccount> accounts() {
+    return accounts(jdbc.sql("select id, sign_in_name, role from person where not has_left"));
+  }
+
+  /** Those of these people. */
+  public Map<PersonId, StoredAccount> accounts(Collection<Person> of) {
+    return of.isEmpty()
+        ? Map.of()
+        : accounts(
+            jdbc.sql("select id, sign_in_name, role from person where id in (:people)")
+                .param("people", of.stream().map(each -> each.id().value()).toList()));
+  }
+
+  private static Map<PersonId, StoredAccount> accounts(JdbcClient.StatementSpec found) {
     Map<PersonId, StoredAccount> accounts = new HashMap<>();
-    jdbc.sql("select id, sign_in_name, role from person where not has_left")
-        .query(
-            row -> {
-              accounts.put(
-                  new PersonId(row.getLong("id")),
-                  new StoredAccount(row.getString("sign_in_name"), row.getString("role")));
-            });
+    found.query(
+        row -> {
+          accounts.put(
+              new PersonId(row.getLong("id")),
+              new StoredAccount(row.getString("sign_in_name"), row.getString("role")));
+        });
     return accounts;
   }
 

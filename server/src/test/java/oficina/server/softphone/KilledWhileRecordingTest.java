@@ -42,6 +42,7 @@ class KilledWhileRecordingTest {
   @Test
   void the_message_is_there_after_the_restart() throws IOException, BadSoundException {
     try (ServerProcess server = new ServerProcess()) {
+      server.database().set("unattended", "5"); // the caller does not come back
       server.start();
       leaveAMessageAndDieInTheMiddle(server);
       server.start();
