@@ -2004,6 +2004,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/log-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines": {
         parameters: {
             query?: never;
@@ -3118,6 +3150,20 @@ export interface components {
             takesPart: boolean;
             open: boolean;
             members: components["schemas"]["LineMember"][];
+        };
+        LogLine: {
+            /** Format: int64 */
+            number: number;
+            /** Format: date-time */
+            at: string;
+            who: string;
+            origin: string;
+            /** @enum {string} */
+            kind: "SIGNED_IN" | "SIGN_IN_FAILED" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
+            about: string;
+            what: string;
+            before: string;
+            after: string;
         };
         MadeLine: {
             /** Format: int64 */
@@ -4281,6 +4327,7 @@ export type SchemaLineMember = components['schemas']['LineMember'];
 export type SchemaLineRow = components['schemas']['LineRow'];
 export type SchemaLineUseView = components['schemas']['LineUseView'];
 export type SchemaLineView = components['schemas']['LineView'];
+export type SchemaLogLine = components['schemas']['LogLine'];
 export type SchemaMadeLine = components['schemas']['MadeLine'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];
@@ -7988,6 +8035,59 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["DependantView"][];
+                };
+            };
+        };
+    };
+    log_2: {
+        parameters: {
+            query?: {
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
+                text?: string;
+                from?: string;
+                to?: string;
+                zone?: string;
+                below?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogLine"][];
+                };
+            };
+        };
+    };
+    file_2: {
+        parameters: {
+            query?: {
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
+                text?: string;
+                from?: string;
+                to?: string;
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

@@ -18,6 +18,7 @@ export type {
   SchemaLineBody as LineBody,
   SchemaLineRow as LineRow,
   SchemaOfficeRegister as OfficeRegister,
+  SchemaLogLine as LogLine,
   SchemaPeopleFileView as PeopleFileView,
   SchemaPeopleRegister as PeopleRegister,
   SchemaPersonEntry as PersonEntry,

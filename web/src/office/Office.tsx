@@ -5,6 +5,7 @@ import { useMe } from '../session/session';
 import { addWords } from '../words';
 import { Identity } from './Identity';
 import { Lines } from './Lines';
+import { Log } from './Log';
 import { People } from './People';
 import { Slots } from './Slots';
 import { useOffice } from './office';
@@ -33,6 +34,7 @@ export function Office() {
         <People />
         <Lines />
         <Slots />
+        {register && <Log zone={register.identity.zone} />}
       </div>
       <aside
         aria-label={t('office.lacks')}

@@ -69,6 +69,10 @@ class OfficeTest {
       fill(region(admin, "Park slots"), Map.of("Extension", "61", "Label", "Quay"));
       button(region(admin, "Park slots"), "Add a slot").click();
       assertThat(missing).containsText("Nothing. The office can be called.");
+      Locator log = region(admin, "Log");
+      log.getByLabel("Find in the log").fill("nell");
+      assertThat(log).containsText("Nell Otway added");
+      assertThat(log).not().containsText("Odo Lind");
 
       calls(admin, server);
     }

@@ -1,6 +1,7 @@
 package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -246,6 +247,58 @@ class OfficeOverHttpTest {
       Map<String, String> slot = Map.of("number", "689", "label", "");
       assertThat(mirela.post("/api/office/slots", slot).status()).isEqualTo(201);
       assertThat(mirela.delete("/api/office/slots/689").status()).isEqualTo(204);
+    }
+  }
+
+  @Test
+  void who_changed_what_is_written_down_and_cannot_be_changed() {
+    try (Client mirela = Client.signedIn("mirela")) {
+      Client stranger = new Client(TestServer.get().address());
+      stranger.signIn("mirela", "wrong password");
+      Map<String, String> slot = Map.of("number", "688", "label", "Crane");
+      assertThat(mirela.post("/api/office/slots", slot).status()).isEqualTo(201);
+      mirela.put("/api/office/slots/688", Map.of("label", "Quay"));
+      mirela.delete("/api/office/slots/688");
+      assertThat(mirela.post("/api/office/slots", Map.of("number", "201", "label", "")).code())
+          .as("what is refused is no change")
+          .isEqualTo("EXTENSION_OF_PERSON");
+      JsonNode log = mirela.get("/api/office/log").body();
+      List<String> last =
+          log.valueStream()
+              .limit(6)
+              .map(
+                  each ->
+                      String.join(
+                          " ",
+                          each.get("who").asString(),
+                          each.get("kind").asString(),
+                          each.get("about").asString(),
+                          each.get("before").asString() + ">" + each.get("after").asString()))
+              .toList();
+      assertThat(last)
+          .containsExactlyInAnyOrder(
+              "mirela REMOVED Slot 688 >",
+              "mirela CHANGED Slot 688 Quay>",
+              "mirela CHANGED Slot 688 Crane>Quay",
+              "mirela CHANGED Slot 688 >Crane",
+              "mirela ADDED Slot 688 >",
+              " SIGN_IN_FAILED mirela >");
+      assertThat(log.get(0).get("origin").asString()).isEqualTo("127.0.0.1");
+      JsonNode found = mirela.get("/api/office/log?kind=CHANGED&text=crane&zone=UTC").body();
+      assertThat(found).hasSize(2);
+      assertThat(mirela.get("/api/office/log?to=2020-01-01").body()).isEmpty();
+      String saved = new String(mirela.bytes("/api/office/log-file?text=crane").body());
+      assertThat(saved).contains("CHANGED,Slot 688,label,Crane,Quay");
+      try (Client ines = Client.withoutPage(TestServer.get().address(), "ines")) {
+        assertThat(ines.get("/api/office/log").status()).isEqualTo(403);
+        assertThat(ines.get("/api/office/log-file").status()).isEqualTo(403);
+      }
+      JdbcClient jdbc = TestServer.get().bean(JdbcClient.class);
+      for (String forging :
+          List.of("update office_log set name = 'joss'", "delete from office_log")) {
+        assertThatThrownBy(() -> jdbc.sql(forging).update())
+            .hasStackTraceContaining("the log of the office cannot be changed");
+      }
     }
   }
 

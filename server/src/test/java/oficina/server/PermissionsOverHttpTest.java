@@ -39,6 +39,8 @@ class PermissionsOverHttpTest {
           "GET /api/office/lines",
           "POST /api/office/lines",
           "PUT /api/office/lines/{id}",
+          "GET /api/office/log",
+          "GET /api/office/log-file",
           "GET /api/office/people-file",
           "PUT /api/office/people-file",
           "POST /api/office/people-file/{id}",

@@ -13,11 +13,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
 import oficina.core.call.Party;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Dependants;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.NewPerson;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
@@ -59,6 +62,7 @@ class PeopleController {
   private final Passwords passwords;
   private final SignIns signIns;
   private final Parties parties;
+  private final OfficeLog log;
 
   PeopleController(
       OfficeData office,
@@ -66,13 +70,15 @@ class PeopleController {
       EmployeeStore accounts,
       Passwords passwords,
       SignIns signIns,
-      Parties parties) {
+      Parties parties,
+      OfficeLog log) {
     this.office = office;
     this.store = store;
     this.accounts = accounts;
     this.passwords = passwords;
     this.signIns = signIns;
     this.parties = parties;
+    this.log = log;
   }
 
   /**
@@ -259,6 +265,7 @@ class PeopleController {
     List<String> names = List.of(known.name(), known.extension());
     accounts.password(person, passwords.hash(body.password(), null, names, me.signInName()));
     store.mustChangePassword(person);
+    log.write(Deed.of(Kind.PASSWORD, known.name()));
     signIns.endAll(person);
   }
 

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import oficina.core.ledger.Entry;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -22,6 +23,7 @@ import oficina.core.register.PeopleCheck.Checked;
 import oficina.core.register.PeopleCheck.Kind;
 import oficina.core.register.PeopleFile;
 import oficina.core.register.PersonEntry;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
 import oficina.server.office.StoredAccount;
@@ -60,6 +62,7 @@ class PeopleFileController {
   private final Passwords passwords;
   private final SignIns signIns;
   private final Uploads uploads;
+  private final OfficeLog log;
 
   /** The last file each administrator has looked at. */
   private final Map<PersonId, LookedAt> files = new ConcurrentHashMap<>();
@@ -70,13 +73,15 @@ class PeopleFileController {
       TakenOverStore taking,
       Passwords passwords,
       SignIns signIns,
-      Uploads uploads) {
+      Uploads uploads,
+      OfficeLog log) {
     this.office = office;
     this.store = store;
     this.taking = taking;
     this.passwords = passwords;
     this.signIns = signIns;
     this.uploads = uploads;
+    this.log = log;
   }
 
   /** A file, and how its lines stood to the office when it was looked at. */
@@ -85,6 +90,7 @@ class PeopleFileController {
   /** Everybody, as a file. */
   @GetMapping(produces = "text/csv")
   ResponseEntity<byte[]> save() {
+    log.write(Entry.Deed.of(Entry.Kind.SAVED, "people"));
     List<PersonEntry> all =
         entries().values().stream()
             .sorted((a, b) -> a.extension().compareTo(b.extension()))

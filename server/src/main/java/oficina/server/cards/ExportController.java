@@ -6,7 +6,10 @@ import java.util.stream.Collectors;
 import oficina.core.contacts.Contact;
 import oficina.core.contacts.CsvFile;
 import oficina.core.contacts.VCardFile;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.server.contacts.Contacts;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.passwords.Employee;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -21,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ExportController {
   private final Contacts contacts;
+  private final OfficeLog log;
 
-  ExportController(Contacts contacts) {
+  ExportController(Contacts contacts, OfficeLog log) {
     this.contacts = contacts;
+    this.log = log;
   }
 
   /** What kind of file. */
@@ -64,6 +69,7 @@ class ExportController {
           case VCARD3 -> cards(all, VCardFile.Version.V3);
           case VCARD4 -> cards(all, VCardFile.Version.V4);
         };
+    log.write(Deed.of(Kind.SAVED, own ? "own contacts" : "contacts"));
     String name = "contacts." + format.ending;
     return ResponseEntity.ok()
         .header(

@@ -9,8 +9,11 @@ import java.util.List;
 import oficina.core.decision.Permissions;
 import oficina.core.figures.HalfHour;
 import oficina.core.files.Cells;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.core.people.GroupId;
 import oficina.core.queueing.Queue;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
@@ -41,11 +44,13 @@ class FiguresController {
   private final Needed needed;
   private final OfficeData office;
   private final Clock clock;
+  private final OfficeLog log;
 
-  FiguresController(Figures figures, Needed needed, OfficeData office, Clock clock) {
+  FiguresController(Figures figures, Needed needed, OfficeData office, Clock clock, OfficeLog log) {
     this.figures = figures;
     this.needed = needed;
     this.clock = clock;
+    this.log = log;
     this.office = office;
   }
 
@@ -99,6 +104,7 @@ class FiguresController {
       @RequestParam LocalDate first,
       @RequestParam LocalDate last) {
     FiguresView view = figures(me, line, first, last);
+    log.write(Deed.of(Kind.SAVED, "figures"));
     String csv = Cells.csv(HEAD, view.halfHours().stream().map(FiguresController::row).toList());
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_TYPE, "text/csv; charset=utf-8")

@@ -12,9 +12,12 @@ import java.util.Map;
 import oficina.core.call.Party;
 import oficina.core.history.Part;
 import oficina.core.history.SearchWords;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.core.people.PersonId;
 import oficina.core.rules.Situation;
 import oficina.server.database.Cursor;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
 import oficina.server.people.PartyView;
@@ -57,6 +60,7 @@ class HistoryController {
   private final NarrowedDown narrowing;
   private final WrittenStore written;
   private final MovableClock clock;
+  private final OfficeLog log;
 
   HistoryController(
       HistoryStore history,
@@ -66,7 +70,8 @@ class HistoryController {
       Parties parties,
       NarrowedDown narrowing,
       WrittenStore written,
-      MovableClock clock) {
+      MovableClock clock,
+      OfficeLog log) {
     this.history = history;
     this.pages = pages;
     this.file = file;
@@ -75,6 +80,7 @@ class HistoryController {
     this.narrowing = narrowing;
     this.written = written;
     this.clock = clock;
+    this.log = log;
   }
 
   /**
@@ -200,6 +206,7 @@ class HistoryController {
         ids.isEmpty()
             ? found(me, filter, text, narrow, Cursor.NEWEST, MOST_SAVED).entries()
             : history.entries(me.id(), ids);
+    log.write(Deed.of(Kind.SAVED, "history"));
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,

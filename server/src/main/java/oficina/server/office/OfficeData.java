@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiConsumer;
+import oficina.core.ledger.Differences;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.Region;
 import oficina.core.office.Office;
@@ -12,7 +13,9 @@ import oficina.core.people.Directory;
 import oficina.core.people.PeopleFinder;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
+import oficina.server.ledger.OfficeLog;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * The office as it is now, kept in memory: a call must not wait for the database to know whose
@@ -21,29 +24,44 @@ import org.springframework.stereotype.Component;
 @Component
 public class OfficeData {
   private final OfficeStore store;
+  private final OfficeLog log;
+  private final TransactionTemplate transaction;
   private final List<BiConsumer<Office, Office>> listeners = new CopyOnWriteArrayList<>();
   private volatile Office office;
   private volatile Map<PersonId, StandIn> standIns;
+  private volatile Map<PersonId, StoredAccount> accounts;
 
-  OfficeData(OfficeStore store, NewOffice newOffice) {
+  OfficeData(
+      OfficeStore store, NewOffice newOffice, OfficeLog log, TransactionTemplate transaction) {
     this.store = store;
+    this.log = log;
+    this.transaction = transaction;
     newOffice.intoEmptyDatabase();
     office = store.office();
     standIns = store.standIns();
+    accounts = store.accounts();
   }
 
   /**
-   * Changes the office.
+   * Changes the office, and writes down what is different then, together or not at all.
    *
    * @param write changes the database; what that does not take has not happened
    */
   public synchronized void change(Runnable write) {
-    write.run();
     Office before = office;
-    Office after = store.office();
+    Office after = transaction.execute(status -> writtenDown(write));
     standIns = store.standIns();
+    accounts = store.accounts();
     office = after;
     listeners.forEach(listener -> listener.accept(before, after));
+  }
+
+  private Office writtenDown(Runnable write) {
+    Differences.Side was = new Differences.Side(office, accounts);
+    write.run();
+    Office after = store.office();
+    log.write(Differences.between(was, new Differences.Side(after, store.accounts())));
+    return after;
   }
 
   /** Has somebody told what the office was and is whenever it has changed. */

@@ -42,6 +42,11 @@ public class EmployeeStore {
         .optional();
   }
 
+  /** Whose this name or extension is. */
+  public Optional<String> signInName(String nameOrExtension) {
+    return account(nameOrExtension).map(each -> each.employee().signInName());
+  }
+
   public void password(PersonId person, String hash) {
     jdbc.sql("update person set password_hash = ?, must_change_password = false where id = ?")
         .params(hash, person.value())

@@ -40,6 +40,9 @@ public class Passwords {
     this.nobodysHash = encoder.encode(Tokens.fresh());
   }
 
+  /** The code with which a wrong name or password is refused. */
+  public static final String WRONG = "WRONG_PASSWORD";
+
   /**
    * Where a password was typed.
    *
@@ -83,7 +86,7 @@ public class Passwords {
     private static final long serialVersionUID = 1;
 
     WrongPasswordException() {
-      super(HttpStatus.UNAUTHORIZED, "WRONG_PASSWORD");
+      super(HttpStatus.UNAUTHORIZED, WRONG);
     }
   }
 

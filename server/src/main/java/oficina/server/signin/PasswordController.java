@@ -6,7 +6,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.core.people.Person;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.passwords.EmployeeStore;
@@ -29,18 +32,21 @@ class PasswordController {
   private final Passwords passwords;
   private final EmployeeStore employees;
   private final OfficeData office;
+  private final OfficeLog log;
 
   PasswordController(
       SignIns signIns,
       SignInCookies cookies,
       Passwords passwords,
       EmployeeStore employees,
-      OfficeData office) {
+      OfficeData office,
+      OfficeLog log) {
     this.signIns = signIns;
     this.cookies = cookies;
     this.passwords = passwords;
     this.employees = employees;
     this.office = office;
+    this.log = log;
   }
 
   /** A new password, and the present one as proof. */
@@ -66,6 +72,7 @@ class PasswordController {
             change.present(),
             List.of(me.signInName(), person.name(), person.extension()),
             from.origin()));
+    log.write(Deed.of(Kind.PASSWORD, me.signInName()));
     SignIn here = SignIn.of(signedIn);
     signIns.endOthers(me.id(), here);
     Employee renewed = new Employee(me.id(), me.signInName(), me.role(), false);

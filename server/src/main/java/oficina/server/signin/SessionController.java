@@ -6,9 +6,13 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Objects;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.core.people.Person;
 import oficina.server.OficinaProperties;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.BrowserStore;
 import oficina.server.passwords.Employee;
@@ -16,6 +20,7 @@ import oficina.server.passwords.EmployeeStore;
 import oficina.server.passwords.KnownBrowsers;
 import oficina.server.passwords.Passwords;
 import oficina.server.passwords.Tokens;
+import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -41,6 +46,7 @@ class SessionController {
   private final EmployeeStore employees;
   private final OfficeData office;
   private final OficinaProperties properties;
+  private final OfficeLog log;
 
   SessionController(
       SignIns signIns,
@@ -49,7 +55,8 @@ class SessionController {
       KnownBrowsers browsers,
       EmployeeStore employees,
       OfficeData office,
-      OficinaProperties properties) {
+      OficinaProperties properties,
+      OfficeLog log) {
     this.signIns = signIns;
     this.cookies = cookies;
     this.passwords = passwords;
@@ -57,6 +64,7 @@ class SessionController {
     this.employees = employees;
     this.office = office;
     this.properties = properties;
+    this.log = log;
   }
 
   /**
@@ -124,11 +132,24 @@ class SessionController {
       HttpServletRequest request,
       HttpServletResponse response) {
     Passwords.From from = cookies.fromKnown(request, response);
-    Employee me = passwords.check(who.name().strip(), who.password(), from);
+    Employee me = checked(who.name().strip(), who.password(), from);
+    log.write(me, List.of(Deed.of(Kind.SIGNED_IN, me.signInName())));
     endHere(request);
     String agent = Objects.requireNonNullElse(request.getHeader(HttpHeaders.USER_AGENT), "");
     cookies.give(signIns.begin(me, request.getRemoteAddr(), agent), request, response);
     return view(me, browsers.signedIn(me.id(), from.browserHash()));
+  }
+
+  private Employee checked(String name, String password, Passwords.From from) {
+    try {
+      return passwords.check(name, password, from);
+    } catch (Problem refused) {
+      if (refused.code().equals(Passwords.WRONG)) {
+        // What was typed may be a password in the wrong field: only names of the office are kept.
+        log.write(Deed.of(Kind.SIGN_IN_FAILED, employees.signInName(name).orElse("")));
+      }
+      throw refused;
+    }
   }
 
   private void endHere(HttpServletRequest request) {
