@@ -34,7 +34,6 @@ public final class Client implements AutoCloseable {
   private volatile boolean forgetting;
   private volatile long lastPushAt;
   private volatile CompletableFuture<Integer> closed = new CompletableFuture<>();
-
   private String window = "";
 
   public Client(String address) {
@@ -55,10 +54,7 @@ public final class Client implements AutoCloseable {
   /** Signed in, but with no page open at which calls would ring. */
   public static Client withoutPage(String address, String name) {
     Client client = new Client(address);
-    Answer answer = client.signIn(name, "harbour-light");
-    if (answer.status() != 200) {
-      throw new AssertionError(answer.toString());
-    }
+    client.signIn(name, "harbour-light").done();
     return client;
   }
 
@@ -79,10 +75,10 @@ public final class Client implements AutoCloseable {
 
     /** What was answered to something that is done; otherwise the test ends with the refusal. */
     public JsonNode done() {
-      if (status >= 300) {
-        throw new AssertionError(status + " " + body);
+      if (status < 300) {
+        return body;
       }
-      return body;
+      throw new AssertionError(status + " " + body);
     }
   }
 

@@ -223,9 +223,7 @@ public class ExchangeLoop implements SmartLifecycle {
   public void start() {
     seq = journal.lastSeq();
     exchange.begin(journal.lately(clock.instant().minus(Lately.REACH)));
-    for (ExchangeEvent event : journal.unended()) {
-      takeUp(event);
-    }
+    journal.unended().forEach(this::takeUp);
     facts.takeUp(exchange.state());
     writer.left(seq).forEach(this::takeUpUnwritten);
     deriving.everything().run();
