@@ -98,7 +98,7 @@ backup() { # file, passphrase file or nothing
 # --- back again ----------------------------------------------------------------------------------
 
 read_backup() { # file, passphrase file or nothing, folder : its parts, whole
-  unsealed "$1" "$2" | tar -C "$3" -xf - 2>"$3/said" ||
+  unsealed "$1" "$2" | tar -C "$3" -xf - "${BACKUP_PARTS[@]}" sums 2>"$3/said" ||
     fail "$1 cannot be read: it is no backup, damaged, or the passphrase is another one. Nothing has been changed."
   (cd "$3" && sha256sum --quiet --strict -c sums >said 2>&1 && [ "$(wc -l <sums)" = "${#BACKUP_PARTS[@]}" ]) ||
     fail "$1 is damaged: $(head -n 1 "$3/said"). Nothing has been changed."

@@ -122,14 +122,23 @@ function Deed({ line }: { line: LogLine }) {
   const { t } = useTranslation();
   const { kind, about, what, before, after } = line;
   const name = about || t('office.log.theOffice');
+  const part = t(`office.log.part.${what.replaceAll('.', '_')}`, { defaultValue: what });
   if (kind !== 'CHANGED') {
-    return t(`office.log.deed.${kind}`, { name: about || t('office.log.nobody') });
+    return (
+      <>
+        {t(`office.log.deed.${kind}`, { name: about || t('office.log.nobody') })}
+        <span className="quiet block text-xs">{before || after}</span>
+      </>
+    );
+  }
+  if (!before && !after) {
+    return t('office.log.deed.CHANGED', { name, part });
   }
   return (
     <>
       <span className="font-semibold">{name}</span>,{' '}
       {t('office.file.becomes', {
-        what: t(`office.log.part.${what.replaceAll('.', '_')}`, { defaultValue: what }),
+        what: part,
         before: before || t('office.file.nothing'),
         after: after || t('office.file.nothing'),
       })}

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import oficina.core.call.Party;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
 import oficina.core.people.Group;
@@ -24,7 +25,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What is different between an office and the same a moment later, part by part: people, lines,
- * slots, settings, opening hours, call rules and queues. Lists of blocked callers are not compared.
+ * slots, settings, opening hours, rules of lines, queues. Of what people have decided about their
+ * own calls it is only told that rules are others now.
  */
 public final class Differences {
   private final Side before;
@@ -63,9 +65,22 @@ public final class Differences {
       if (was == null || !was.equals(is) || !account.equals(after.accounts.get(id))) {
         compare(
             was == null ? is.name() : was.name(),
-            parts(before, was, was == null ? null : account),
-            parts(after, is, is == null ? null : after.accounts.get(id)));
+            known(before, was, account),
+            known(after, is, after.accounts.get(id)));
       }
+    }
+  }
+
+  /** Without how somebody wants their own calls handled. */
+  private static Map<String, String> known(
+      Side side, @Nullable Person person, @Nullable Record account) {
+    return person == null ? Map.of() : parts(side, Known.of(person), account);
+  }
+
+  private record Known(
+      String name, String extension, @Nullable PhoneNumber directNumber, Person.Place place) {
+    static Known of(Person person) {
+      return new Known(person.name(), person.extension(), person.directNumber(), person.place());
     }
   }
 
@@ -123,7 +138,10 @@ public final class Differences {
     for (Party owner : both(was.keySet(), is.keySet())) {
       CallRules rulesBefore = was.getOrDefault(owner, CallRules.NONE);
       CallRules rulesAfter = is.getOrDefault(owner, CallRules.NONE);
-      if (!rulesBefore.equals(rulesAfter)) {
+      if (!rulesBefore.equals(rulesAfter) && owner.employee() != null) {
+        // Where somebody's own calls go is nobody else's business: only that it was changed.
+        deeds.add(new Deed(Kind.CHANGED, name(after, owner), "rules", "", ""));
+      } else if (!rulesBefore.equals(rulesAfter)) {
         compare(name(after, owner), parts(before, rulesBefore), parts(after, rulesAfter));
       }
     }
@@ -150,16 +168,24 @@ public final class Differences {
 
   private void compare(String about, Map<String, String> was, Map<String, String> is) {
     if (was.isEmpty() != is.isEmpty()) {
-      deeds.add(Deed.of(was.isEmpty() ? Kind.ADDED : Kind.REMOVED, about));
+      Kind kind = was.isEmpty() ? Kind.ADDED : Kind.REMOVED;
+      deeds.add(new Deed(kind, about, "", together(was), together(is)));
+      return;
     }
     for (String what : both(was.keySet(), is.keySet())) {
       String earlier = was.getOrDefault(what, "");
       String later = is.getOrDefault(what, "");
-      // Of what is gone it is told what it was; of what is new, how it began.
       if (!earlier.equals(later)) {
         deeds.add(new Deed(Kind.CHANGED, about, what, earlier, later));
       }
     }
+  }
+
+  private static String together(Map<String, String> parts) {
+    return parts.entrySet().stream()
+        .filter(each -> !each.getValue().isEmpty())
+        .map(each -> each.getKey() + ": " + each.getValue())
+        .collect(Collectors.joining(", "));
   }
 
   // --- in words

@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
@@ -14,6 +15,7 @@ import oficina.core.ledger.Seal;
 import oficina.core.people.PersonId;
 import oficina.server.database.Times;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.springframework.stereotype.Repository;
@@ -23,15 +25,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 class OfficeLogStore {
   private final JdbcClient jdbc;
+  private final JdbcTemplate batches;
 
-  OfficeLogStore(JdbcClient jdbc) {
-    this.jdbc = jdbc;
+  OfficeLogStore(JdbcTemplate template) {
+    jdbc = JdbcClient.create(template);
+    batches = template;
   }
 
   /** That of an office whose server need not run. */
   static OfficeLogStore of(String url, String password) {
     return new OfficeLogStore(
-        JdbcClient.create(new DriverManagerDataSource(url, "oficina", password)));
+        new JdbcTemplate(new DriverManagerDataSource(url, "oficina", password)));
   }
 
   private record Last(long number, String seal) {}
@@ -49,34 +53,36 @@ class OfficeLogStore {
         jdbc.sql("select id, seal from office_log order by id desc limit 1 for update")
             .query((row, n) -> new Last(row.getLong("id"), row.getString("seal")))
             .single();
+    List<Object[]> rows = new ArrayList<>(deeds.size());
     for (Deed deed : deeds) {
       Entry next = entry.apply(last.number + 1, deed);
       last = new Last(next.number(), Seal.of(last.seal, next));
-      insert(next, last.seal);
+      rows.add(row(next, last.seal));
     }
+    batches.batchUpdate(
+        """
+        insert into office_log
+          (id, at, person_id, name, origin, kind, about, what, was, becomes, seal)
+        values (?, ?, nullif(?, 0), ?, ?, ?, ?, ?, ?, ?, ?)
+        """,
+        rows);
   }
 
-  private void insert(Entry entry, String seal) {
+  private static Object[] row(Entry entry, String seal) {
     Deed deed = entry.deed();
-    jdbc.sql(
-            """
-            insert into office_log
-              (id, at, person_id, name, origin, kind, about, what, was, becomes, seal)
-            values (?, ?, nullif(?, 0), ?, ?, ?, ?, ?, ?, ?, ?)
-            """)
-        .params(
-            entry.number(),
-            Times.utc(entry.at()),
-            entry.who() == null ? 0 : entry.who().value(),
-            entry.name(),
-            entry.origin(),
-            deed.kind().name(),
-            deed.about(),
-            deed.what(),
-            deed.before(),
-            deed.after(),
-            seal)
-        .update();
+    return new Object[] {
+      entry.number(),
+      Times.utc(entry.at()),
+      entry.who() == null ? 0L : entry.who().value(),
+      entry.name(),
+      entry.origin(),
+      deed.kind().name(),
+      deed.about(),
+      deed.what(),
+      deed.before(),
+      deed.after(),
+      seal
+    };
   }
 
   /**

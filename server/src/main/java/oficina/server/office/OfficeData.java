@@ -49,19 +49,24 @@ public class OfficeData {
    */
   public synchronized void change(Runnable write) {
     Office before = office;
-    Office after = transaction.execute(status -> writtenDown(write));
+    Written written = transaction.execute(status -> writtenDown(write));
+    Office after = written.office;
     standIns = store.standIns();
-    accounts = store.accounts();
+    accounts = written.accounts;
     office = after;
     listeners.forEach(listener -> listener.accept(before, after));
   }
 
-  private Office writtenDown(Runnable write) {
-    Differences.Side was = new Differences.Side(office, accounts);
+  private record Written(Office office, Map<PersonId, StoredAccount> accounts) {}
+
+  private Written writtenDown(Runnable write) {
     write.run();
-    Office after = store.office();
-    log.write(Differences.between(was, new Differences.Side(after, store.accounts())));
-    return after;
+    Written written = new Written(store.office(), store.accounts());
+    log.write(
+        Differences.between(
+            new Differences.Side(office, accounts),
+            new Differences.Side(written.office, written.accounts)));
+    return written;
   }
 
   /** Has somebody told what the office was and is whenever it has changed. */
