@@ -127,6 +127,26 @@ class ScriptTest {
     assertThat(said).isEqualTo("106\n1000\nlater\n");
   }
 
+  @Test
+  void there_is_one_backup_of_each_day_and_the_newest_are_kept() throws Exception {
+    String said =
+        run(
+            """
+            OFICINA_BACKUP_DIR=$PWD/kept OFICINA_BACKUP_AT=00:00 OFICINA_BACKUP_KEEP=2
+            mkdir kept; touch kept/oficina-2026-01-0{1,2,3}.backup kept/mine
+            backup() { echo made >>made; touch "$1"; }
+            nightly_backup; wait; nightly_backup; wait
+            cat made; ls kept | sed "s/$(date +%F)/today/"
+            rm kept/oficina-$(date +%F).backup $RUN/backup.tried
+            backup() { echo failed >>failed; return 1; }
+            nightly_backup; wait; nightly_backup; wait
+            cat failed
+            OFICINA_BACKUP_DIR= nightly_backup
+            """);
+    assertThat(said)
+        .isEqualTo("made\nmine\noficina-2026-01-03.backup\noficina-today.backup\nfailed\n");
+  }
+
   /** Moved from one place to the other one by one: it may be killed between any two of them. */
   @Test
   void a_restore_that_was_interrupted_is_carried_on_with_the_next_start() throws Exception {

@@ -33,6 +33,7 @@ import oficina.core.people.Directory;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.RecordingChoice;
+import oficina.core.queueing.Lately;
 import oficina.server.desk.DeskFeed;
 import oficina.server.desk.DeskViews;
 import oficina.server.journal.JournalStore;
@@ -82,6 +83,7 @@ class ExchangeLoopTest {
                 Settings.DEFAULT,
                 Map.of(),
                 Directions.none(ZoneOffset.UTC)));
+    when(store.lately(any())).thenReturn(new Lately(List.of(), List.of()));
     loop = new ExchangeLoop(new MovableClock(), store, writer, office, views, feed);
   }
 
