@@ -3,9 +3,10 @@ package oficina.core.ledger;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -62,7 +63,7 @@ public final class Differences {
       Person was = before.office.directory().person(id).orElse(null);
       Person is = after.office.directory().person(id).orElse(null);
       Record account = before.accounts.get(id);
-      if (was == null || !was.equals(is) || !account.equals(after.accounts.get(id))) {
+      if (was == null || !was.equals(is) || !Objects.equals(account, after.accounts.get(id))) {
         compare(
             was == null ? is.name() : was.name(),
             known(before, was, account),
@@ -161,7 +162,7 @@ public final class Differences {
   }
 
   private static <K> Set<K> both(Collection<K> some, Collection<K> others) {
-    Set<K> all = new HashSet<>(some);
+    Set<K> all = new LinkedHashSet<>(some);
     all.addAll(others);
     return all;
   }

@@ -1,5 +1,6 @@
 package oficina.core.ledger;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
@@ -9,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param number in the order of the log, from 1 and without a gap
  * @param who has done it; null when that is nobody of the office, or the server itself
- * @param name what they were called then; empty for nobody
+ * @param name with which they have signed in; empty for nobody
  * @param origin the network address it came from; empty when it came from none
  */
 public record Entry(
@@ -53,7 +54,9 @@ public record Entry(
     }
 
     private static String cut(String text) {
-      return text.length() > LONGEST ? text.substring(0, LONGEST - 1) + "…" : text;
+      String kept = text.length() > LONGEST ? text.substring(0, LONGEST - 1) + "…" : text;
+      // Half a letter, cut or typed, would come back from the database as another one.
+      return new String(kept.getBytes(StandardCharsets.UTF_8), StandardCharsets.UTF_8);
     }
   }
 }

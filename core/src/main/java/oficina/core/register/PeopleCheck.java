@@ -29,15 +29,12 @@ import org.jspecify.annotations.Nullable;
  * file may.
  */
 public final class PeopleCheck {
-  private static final Pattern SIGN_IN_NAME = Pattern.compile("[a-z0-9.-]{1,60}");
-  private static final Pattern EXTENSION = Pattern.compile("[0-9]{2,6}");
+  private static final Pattern SIGN_IN_NAME = Pattern.compile(PersonEntry.SIGN_IN_NAMES);
+  private static final Pattern EXTENSION = Pattern.compile(PersonEntry.EXTENSIONS);
   private static final Pattern MAIL = Pattern.compile("[^@\\s]{1,64}@[^@\\s]{1,189}");
 
   /** What is known of somebody new. */
   private static final PersonEntry NOBODY = new PersonEntry("", "", "employee", "", "", "", "", "");
-
-  private static final int LONGEST_NAME = 120;
-  private static final int LONGEST_PLACE = 80;
 
   private final Office office;
   private final Claims claims;
@@ -134,15 +131,27 @@ public final class PeopleCheck {
             absent.contains("team") ? before.team() : typed.team(),
             absent.contains("site") ? before.site() : typed.site(),
             absent.contains("mail") ? before.mail() : typed.mail());
-    must(lengthFits(entry.name(), 1, LONGEST_NAME), "PERSON_NAME", entry.name(), findings);
+    must(
+        lengthFits(entry.name(), 1, PersonEntry.LONGEST_NAME),
+        "PERSON_NAME",
+        entry.name(),
+        findings);
     must(SIGN_IN_NAME.matcher(signInName).matches(), "PERSON_SIGN_IN_NAME", signInName, findings);
     must(
         EXTENSION.matcher(entry.extension()).matches(),
         "PERSON_EXTENSION",
         entry.extension(),
         findings);
-    must(lengthFits(entry.team(), 1, LONGEST_PLACE), "PERSON_TEAM", entry.team(), findings);
-    must(lengthFits(entry.site(), 0, LONGEST_PLACE), "PERSON_SITE", entry.site(), findings);
+    must(
+        lengthFits(entry.team(), 1, PersonEntry.LONGEST_PLACE),
+        "PERSON_TEAM",
+        entry.team(),
+        findings);
+    must(
+        lengthFits(entry.site(), 0, PersonEntry.LONGEST_PLACE),
+        "PERSON_SITE",
+        entry.site(),
+        findings);
     must(
         entry.mail().isEmpty() || MAIL.matcher(entry.mail()).matches(),
         "PERSON_MAIL",

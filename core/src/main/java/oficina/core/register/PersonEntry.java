@@ -19,6 +19,17 @@ public record PersonEntry(
     String team,
     String site,
     String mail) {
+  /** What a name to sign in with is made of. */
+  public static final String SIGN_IN_NAMES = "[a-z0-9.-]{1,60}";
+
+  /** What an extension is made of. */
+  public static final String EXTENSIONS = "[0-9]{2,6}";
+
+  /** Letters of a name at most. */
+  public static final int LONGEST_NAME = 120;
+
+  /** Letters of a team or a site at most. */
+  public static final int LONGEST_PLACE = 80;
 
   /** The same with another direct number, or that one written in another way. */
   public PersonEntry withNumber(String number) {

@@ -20,6 +20,7 @@ import oficina.core.office.Dependants;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
+import oficina.core.register.PersonEntry;
 import oficina.server.ledger.OfficeLog;
 import oficina.server.office.NewPerson;
 import oficina.server.office.OfficeData;
@@ -89,13 +90,13 @@ class PeopleController {
    * @param mail address at which they are written to; empty for none
    */
   record PersonBody(
-      @NotBlank @Size(max = 120) String name,
-      @NotBlank @Pattern(regexp = "[a-z0-9.-]{1,60}") String signInName,
+      @NotBlank @Size(max = PersonEntry.LONGEST_NAME) String name,
+      @NotBlank @Pattern(regexp = PersonEntry.SIGN_IN_NAMES) String signInName,
       @NotNull Role role,
-      @NotNull @Pattern(regexp = "[0-9]{2,6}") String extension,
+      @NotNull @Pattern(regexp = PersonEntry.EXTENSIONS) String extension,
       @NotNull @Size(max = 40) String directNumber,
-      @NotBlank @Size(max = 80) String team,
-      @NotNull @Size(max = 80) String site,
+      @NotBlank @Size(max = PersonEntry.LONGEST_PLACE) String team,
+      @NotNull @Size(max = PersonEntry.LONGEST_PLACE) String site,
       @NotNull @Email @Size(max = 254) String mail) {}
 
   /** Somebody of the office. */
