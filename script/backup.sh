@@ -90,6 +90,7 @@ backup() { # file, passphrase file or nothing
   sync "$work/whole"
   # Not over one that has come meanwhile.
   ln "$work/whole" "$file" || fail "$file is there already. Choose another name."
+  date -u +%FT%TZ >"$HOME_DIR/last-backup"
   rm -rf "$work"
   trap - EXIT
   say "Kept in $file ($(stat -c %s "$file") bytes)."

@@ -1956,6 +1956,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/system": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["now_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/recording-log": {
         parameters: {
             query?: never;
@@ -2028,6 +2044,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["file_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/alarms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["alarms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/metrics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["metrics"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2930,6 +2978,15 @@ export interface components {
         HandsetAnswer: {
             sdp: string;
         };
+        Heard: {
+            runs: boolean;
+            /** Format: int32 */
+            connections: number;
+            /** Format: int64 */
+            frames: number;
+            /** Format: int64 */
+            late: number;
+        };
         HistoryEntry: {
             /** Format: int64 */
             id: number;
@@ -3013,9 +3070,23 @@ export interface components {
             /** Format: int32 */
             bad: number;
         };
+        InstallationState: {
+            /** Format: date-time */
+            started: string;
+            use: components["schemas"]["Use"];
+            written: components["schemas"]["Written"];
+            heard: components["schemas"]["Heard"];
+            room: components["schemas"]["Room"];
+            /** Format: date-time */
+            lastBackup?: string;
+            /** Format: date-time */
+            certificateEnds?: string;
+            version: components["schemas"]["Version"];
+            refused: components["schemas"]["Refused"][];
+        };
         Item: {
             /** @enum {string} */
-            topic: "CALLS" | "CALL_BACKS" | "LEAVING" | "OTHERS_CALLS" | "LINES" | "QUEUES" | "SHELF" | "PEOPLE" | "COLLEAGUES" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "OUTSIDE" | "SPEAKING";
+            topic: "CALLS" | "CALL_BACKS" | "LEAVING" | "OTHERS_CALLS" | "LINES" | "QUEUES" | "SHELF" | "PEOPLE" | "COLLEAGUES" | "NOTICES" | "SERVICE" | "HISTORY" | "TO_RETURN" | "VOICEMAIL" | "RECORDINGS" | "FOLLOW_UPS" | "NOTES" | "SPEED_DIALS" | "RULES" | "DEVICES" | "CONTACTS" | "ALARMS" | "OUTSIDE" | "SPEAKING";
             data?: Record<string, never>;
         };
         Joined: {
@@ -3777,6 +3848,11 @@ export interface components {
             recordings: components["schemas"]["RecordingView"][];
             next?: string;
         };
+        Refused: {
+            what: string;
+            /** Format: int64 */
+            count: number;
+        };
         RemarkView: {
             /** Format: int64 */
             id: number;
@@ -3801,6 +3877,14 @@ export interface components {
             who: components["schemas"]["PartyView"][];
             /** Format: int32 */
             seconds: number;
+        };
+        Room: {
+            /** Format: int64 */
+            free: number;
+            /** Format: int64 */
+            total: number;
+            /** Format: int64 */
+            waiting: number;
         };
         RuleBody: {
             /** Format: int64 */
@@ -4032,6 +4116,10 @@ export interface components {
         Switched: {
             on: boolean;
         };
+        SystemView: {
+            alarms: ("DATABASE_AWAY" | "DISK_REFUSES" | "DISK_LOW" | "NO_SOUND" | "BACKUP_OLD" | "NO_BACKUP" | "CERTIFICATE_ENDS")[];
+            state: components["schemas"]["InstallationState"];
+        };
         TakeOver: {
             chosen: {
                 [key: string]: "MERGE" | "ADD" | "LEAVE";
@@ -4172,6 +4260,22 @@ export interface components {
             number: string;
             extension: string;
         };
+        Use: {
+            /** Format: int32 */
+            calls: number;
+            /** Format: int32 */
+            outsideLines: number;
+            /** Format: int32 */
+            outsideLinesAll: number;
+            /** Format: int32 */
+            pages: number;
+        };
+        Version: {
+            oficina: string;
+            java: string;
+            database: string;
+            schema: string;
+        };
         VoicemailPage: {
             messages: components["schemas"]["MessageView"][];
             /** Format: int32 */
@@ -4223,6 +4327,13 @@ export interface components {
             /** Format: int32 */
             to: number;
             doubtful: boolean;
+        };
+        Written: {
+            away: boolean;
+            /** Format: int32 */
+            waiting: number;
+            /** Format: int32 */
+            refused: number;
         };
         WrittenNote: {
             title: string;
@@ -4298,6 +4409,7 @@ export type SchemaHalfHour = components['schemas']['HalfHour'];
 export type SchemaHanding = components['schemas']['Handing'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
+export type SchemaHeard = components['schemas']['Heard'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryLine = components['schemas']['HistoryLine'];
 export type SchemaHistoryPage = components['schemas']['HistoryPage'];
@@ -4306,6 +4418,7 @@ export type SchemaHolder = components['schemas']['Holder'];
 export type SchemaHoliday = components['schemas']['Holiday'];
 export type SchemaHours = components['schemas']['Hours'];
 export type SchemaImportCounts = components['schemas']['ImportCounts'];
+export type SchemaInstallationState = components['schemas']['InstallationState'];
 export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
@@ -4403,10 +4516,12 @@ export type SchemaRecordingOpened = components['schemas']['RecordingOpened'];
 export type SchemaRecordingPolicy = components['schemas']['RecordingPolicy'];
 export type SchemaRecordingView = components['schemas']['RecordingView'];
 export type SchemaRecordingsPage = components['schemas']['RecordingsPage'];
+export type SchemaRefused = components['schemas']['Refused'];
 export type SchemaRemarkView = components['schemas']['RemarkView'];
 export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaRingBody = components['schemas']['RingBody'];
 export type SchemaRingView = components['schemas']['RingView'];
+export type SchemaRoom = components['schemas']['Room'];
 export type SchemaRuleBody = components['schemas']['RuleBody'];
 export type SchemaRuleTarget = components['schemas']['RuleTarget'];
 export type SchemaRuleView = components['schemas']['RuleView'];
@@ -4435,6 +4550,7 @@ export type SchemaStockPhrases = components['schemas']['StockPhrases'];
 export type SchemaSubscriberView = components['schemas']['SubscriberView'];
 export type SchemaSwitch = components['schemas']['Switch'];
 export type SchemaSwitched = components['schemas']['Switched'];
+export type SchemaSystemView = components['schemas']['SystemView'];
 export type SchemaTakeOver = components['schemas']['TakeOver'];
 export type SchemaTakeOverPeople = components['schemas']['TakeOverPeople'];
 export type SchemaTaken = components['schemas']['Taken'];
@@ -4454,12 +4570,15 @@ export type SchemaTried = components['schemas']['Tried'];
 export type SchemaTyped = components['schemas']['Typed'];
 export type SchemaTypedGreeting = components['schemas']['TypedGreeting'];
 export type SchemaTypedLine = components['schemas']['TypedLine'];
+export type SchemaUse = components['schemas']['Use'];
+export type SchemaVersion = components['schemas']['Version'];
 export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
 export type SchemaWaiter = components['schemas']['Waiter'];
 export type SchemaWaiting = components['schemas']['Waiting'];
 export type SchemaWhoItIs = components['schemas']['WhoItIs'];
 export type SchemaWith = components['schemas']['With'];
 export type SchemaWord = components['schemas']['Word'];
+export type SchemaWritten = components['schemas']['Written'];
 export type SchemaWrittenNote = components['schemas']['WrittenNote'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -7975,6 +8094,26 @@ export interface operations {
             };
         };
     };
+    now_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SystemView"];
+                };
+            };
+        };
+    };
     log_1: {
         parameters: {
             query?: {
@@ -8088,6 +8227,49 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    alarms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": ("DATABASE_AWAY" | "DISK_REFUSES" | "DISK_LOW" | "NO_SOUND" | "BACKUP_OLD" | "NO_BACKUP" | "CERTIFICATE_ENDS")[];
+                };
+            };
+        };
+    };
+    metrics: {
+        parameters: {
+            query?: never;
+            header?: {
+                Authorization?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/openmetrics-text;version=1.0.0;charset=utf-8": string;
+                    "application/openmetrics-text; version=1.0.0; charset=utf-8": string;
                 };
             };
         };

@@ -19,6 +19,7 @@ export type {
   SchemaLineRow as LineRow,
   SchemaOfficeRegister as OfficeRegister,
   SchemaLogLine as LogLine,
+  SchemaSystemView as SystemView,
   SchemaPeopleFileView as PeopleFileView,
   SchemaPeopleRegister as PeopleRegister,
   SchemaPersonEntry as PersonEntry,

@@ -8,6 +8,7 @@ import { Lines } from './Lines';
 import { Log } from './Log';
 import { People } from './People';
 import { Slots } from './Slots';
+import { System } from './System';
 import { useOffice } from './office';
 import words from './words.view.en.json';
 
@@ -34,6 +35,7 @@ export function Office() {
         <People />
         <Lines />
         <Slots />
+        <System />
         {register && <Log zone={register.identity.zone} />}
       </div>
       <aside

@@ -1,7 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, sentence } from '../api/client';
-import type { DependantView, LineRow, OfficeRegister, PeopleRegister } from '../api/types';
+import type {
+  DependantView,
+  LineRow,
+  OfficeRegister,
+  PeopleRegister,
+  SystemView,
+} from '../api/types';
 
 const KEY = 'office';
 
@@ -26,6 +32,22 @@ export const usePeopleRegister = (text: string, from: number) =>
 
 export const useLineRegister = () =>
   useQuery({ queryKey: [KEY, 'lines'], queryFn: () => get<LineRow[]>('/api/office/lines') }).data;
+
+/** What an administrator has to do something about, the most urgent first; nothing for anybody else. */
+export const useAlarms = (administrator: boolean) =>
+  useQuery({
+    queryKey: [KEY, 'system', 'alarms'],
+    queryFn: () => get<SystemView['alarms']>('/api/office/alarms'),
+    enabled: administrator,
+  }).data ?? [];
+
+/** How the installation stands, asked for as long as it is shown. */
+export const useSystem = () =>
+  useQuery({
+    queryKey: [KEY, 'system', 'state'],
+    queryFn: () => get<SystemView>('/api/office/system'),
+    refetchInterval: 10_000,
+  }).data;
 
 /** What would be different for whom if this colleague were not there. */
 export const useDependants = (person: number) =>

@@ -90,6 +90,7 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
   DEVICES: () => void devicesStore.load(),
   SPEAKING: (data) => soundStore.take(data as Speaking[]),
+  ALARMS: (_, queries) => void askAgain(queries, 'office', 'system'),
   OUTSIDE: (_, queries) => void askAgain(queries, 'outside'),
 };
 

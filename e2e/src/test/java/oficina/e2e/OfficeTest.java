@@ -74,6 +74,12 @@ class OfficeTest {
       assertThat(log).containsText("Nell Otway added");
       assertThat(log).not().containsText("Odo Lind");
 
+      Locator system = region(admin, "State of the system");
+      assertThat(system).containsText("There is no backup of this office yet.");
+      assertThat(system).containsText("Databaseanswers");
+      assertThat(admin.page.getByRole(AriaRole.STATUS).first())
+          .hasText("There is no backup of this office yet.");
+
       calls(admin, server);
     }
   }

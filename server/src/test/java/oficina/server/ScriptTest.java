@@ -73,19 +73,18 @@ class ScriptTest {
     assertThat(said).isEmpty();
   }
 
-  /** A new office may be made by the run in which only the classes are read. */
   @Test
-  void how_to_sign_in_to_a_new_office_is_said_once_whichever_run_has_made_it() throws Exception {
+  void how_to_sign_in_to_a_new_office_is_said_once() throws Exception {
     String said =
         run(
             """
-            echo "WARN : A new office. Sign in as administrator" >$RUN/classes.log
+            echo sesame >$RUN/first-password
             touch $RUN/server.log
             say_how_to_sign_in
             say_how_to_sign_in
             """);
     assertThat(said)
-        .containsOnlyOnce("Sign in as administrator")
+        .containsOnlyOnce("Sign in as admin with the password sesame")
         .contains("Sign in with your name or extension.");
   }
 

@@ -235,7 +235,7 @@ class PeopleController {
     boolean another =
         store.accounts().entrySet().stream()
             .filter(each -> !each.getKey().equals(person))
-            .anyMatch(each -> Employee.role(each.getValue().role()) == Role.ADMINISTRATOR);
+            .anyMatch(each -> each.getValue().isAdministrator());
     if (!another) {
       throw new Problem(HttpStatus.CONFLICT, "LAST_ADMINISTRATOR");
     }

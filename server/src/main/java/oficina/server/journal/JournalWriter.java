@@ -43,6 +43,10 @@ public class JournalWriter {
   private final List<Consumer<JournalState>> listeners = new CopyOnWriteArrayList<>();
   private volatile JournalState state = new JournalState(false, 0);
   private volatile boolean running;
+
+  /** How many of {@link #unwritten} were left after the last time it was tried. */
+  private volatile int leftOver;
+
   private volatile long until;
   private Thread thread;
 
@@ -86,6 +90,11 @@ public class JournalWriter {
     return state;
   }
 
+  /** How many commands wait to be written; while the database is there none for long. */
+  public int waiting() {
+    return queue.size() + leftOver;
+  }
+
   public void add(Batch batch) {
     queue.add(batch);
   }
@@ -111,6 +120,7 @@ public class JournalWriter {
           keep(come);
         }
         write();
+        leftOver = unwritten.size();
         for (Batch batch : come) {
           guarded("show something", batch.derived().join().tell());
           guarded("confirm something", batch.written());

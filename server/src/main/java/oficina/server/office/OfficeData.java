@@ -102,6 +102,14 @@ public class OfficeData {
     return standIns.getOrDefault(person, StandIn.NONE);
   }
 
+  /** Who may change the office. */
+  public List<PersonId> administrators() {
+    return accounts.entrySet().stream()
+        .filter(each -> each.getValue().isAdministrator())
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
   /** The person with this identity, who must be of the office. */
   public Person person(PersonId id) {
     return directory().person(id).orElseThrow();

@@ -39,9 +39,11 @@ public class Problems extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
   private final JsonMapper json;
+  private final Refusals refusals;
 
-  Problems(JsonMapper json) {
+  Problems(JsonMapper json, Refusals refusals) {
     this.json = json;
+    this.refusals = refusals;
   }
 
   @ExceptionHandler
@@ -138,7 +140,8 @@ public class Problems extends ResponseEntityExceptionHandler {
     response.getOutputStream().write(json.writeValueAsBytes(document(problem)));
   }
 
-  private static ProblemDetail document(Problem problem) {
+  private ProblemDetail document(Problem problem) {
+    refusals.count(problem);
     ProblemDetail document = ProblemDetail.forStatus(problem.status());
     document.setProperty("code", problem.code());
     document.setProperty("about", problem.about());

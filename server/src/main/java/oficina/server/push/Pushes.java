@@ -161,6 +161,11 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
     return opened().filter(wanted).toList();
   }
 
+  /** How many pages are open. */
+  public int openPages() {
+    return pages.values().stream().mapToInt(Set::size).sum();
+  }
+
   /** The open pages of somebody. */
   Collection<OpenPage> opened(PersonId person) {
     return pages.getOrDefault(person, Set.of());
@@ -222,6 +227,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
           COLLEAGUES,
           RULES,
           DEVICES,
+          ALARMS,
           OUTSIDE ->
           null;
     };

@@ -1,9 +1,10 @@
 package oficina.server.softphone;
 
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
 
 /** What was not taken at the port for sound, counted. */
-final class Refused {
+public final class Refused {
   /** Packets from an address that has not proved to be a page. */
   final AtomicLong strangers = new AtomicLong();
 
@@ -23,4 +24,17 @@ final class Refused {
 
   /** Packets that had been there before. */
   final AtomicLong replayed = new AtomicLong();
+
+  Refused() {}
+
+  /** How many of each kind since the server started. */
+  public Map<String, Long> counts() {
+    return Map.of(
+        "SOUND_OF_STRANGERS", strangers.get(),
+        "SOUND_ADDRESS_HELD", addresses.get(),
+        "SOUND_WRONG_CREDENTIALS", credentials.get(),
+        "SOUND_WRONG_HANDSHAKE", handshakes.get(),
+        "SOUND_FORGED", forged.get(),
+        "SOUND_REPLAYED", replayed.get());
+  }
 }

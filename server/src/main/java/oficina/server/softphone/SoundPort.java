@@ -29,7 +29,7 @@ import org.springframework.stereotype.Component;
  * (RFC 7983); whose a packet is, is told by where it comes from, once that has been proved.
  */
 @Component
-final class SoundPort implements SmartLifecycle {
+public final class SoundPort implements SmartLifecycle {
   private static final Logger LOG = LoggerFactory.getLogger(SoundPort.class);
   private static final int LARGEST = 2_048;
 
@@ -65,12 +65,17 @@ final class SoundPort implements SmartLifecycle {
     return identity;
   }
 
-  Refused refused() {
+  /** Whether pages can be heard at all. */
+  public boolean isOpen() {
+    return channel != null;
+  }
+
+  public Refused refused() {
     return refused;
   }
 
   /** How many pages are connected or about to be. */
-  int connections() {
+  public int connections() {
     return byName.size();
   }
 

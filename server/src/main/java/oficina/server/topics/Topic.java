@@ -44,6 +44,8 @@ public enum Topic {
   DEVICES,
   /** Contacts have changed, and with them who is who everywhere. */
   CONTACTS,
+  /** For administrators: something has to be done about the installation, or has been. */
+  ALARMS,
   /** A subscriber this person plays has changed. */
   OUTSIDE,
   /** Who speaks now in each of the person's calls: Speaking. */
