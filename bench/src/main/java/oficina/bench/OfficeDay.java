@@ -70,6 +70,7 @@ final class OfficeDay {
                 usual.parking(),
                 usual.voicemail(),
                 usual.recording(),
+                usual.keeping(),
                 null,
                 usual.pickUp()),
             OfficeDay::direct,

@@ -62,6 +62,7 @@ final class Queueing {
           Settings.DEFAULT.parking(),
           Settings.DEFAULT.voicemail(),
           Settings.DEFAULT.recording(),
+          Settings.DEFAULT.keeping(),
           null,
           Settings.PickUp.ANYBODY);
 

@@ -85,6 +85,7 @@ public final class TestOffice {
                   "290",
                   new PhoneNumber("+441914980290")),
               Settings.DEFAULT.recording(),
+              Settings.DEFAULT.keeping(),
               FRONT_DESK,
               Settings.PickUp.ANYBODY),
           Map.of(),

@@ -45,11 +45,21 @@ public final class Seal {
   }
 
   /**
-   * Goes through a log from its beginning and finds the first line that is not as it was written.
+   * Goes through a log from its beginning, or from where it was cut off, and finds the first line
+   * that is not as it was written.
    */
   public static final class Check {
-    private String before = BEGINNING;
+    private String before;
     private long number;
+
+    /**
+     * @param number of the line before the first; 0 at the beginning
+     * @param before its seal; {@link #BEGINNING} at the beginning
+     */
+    public Check(long number, String before) {
+      this.number = number;
+      this.before = before;
+    }
 
     /**
      * Takes in the next line.

@@ -19,6 +19,7 @@ public record Settings(
     Parking parking,
     Voicemail voicemail,
     Recording recording,
+    Keeping keeping,
     @Nullable GroupId frontDesk,
     PickUp pickUp) {
 
@@ -108,6 +109,44 @@ public record Settings(
     }
   }
 
+  /**
+   * How long the office keeps what it knows of calls; each null for without end. Recordings have
+   * theirs in {@link Recording}.
+   *
+   * @param history entries of calls, and all that follows from them
+   * @param messages in mailboxes
+   * @param notes about calls, and what is done of what was to be done
+   * @param log who changed what, and who heard what
+   */
+  public record Keeping(
+      @Nullable Duration history,
+      @Nullable Duration messages,
+      @Nullable Duration notes,
+      @Nullable Duration log) {
+    /** The fewest days: whoever is missed on a Friday is called back on Monday. */
+    public static final int FEWEST_DAYS = 7;
+
+    public static final Keeping WITHOUT_END = new Keeping(null, null, null, null);
+
+    /** How long this is kept; null for without end. */
+    public @Nullable Duration of(Kept what) {
+      return switch (what) {
+        case HISTORY -> history;
+        case MESSAGES -> messages;
+        case NOTES -> notes;
+        case LOG -> log;
+      };
+    }
+  }
+
+  /** What the office keeps for a time. */
+  public enum Kept {
+    HISTORY,
+    MESSAGES,
+    NOTES,
+    LOG
+  }
+
   /** Whose calls are recorded. */
   public enum Policy {
     /** Everybody's. */
@@ -148,6 +187,7 @@ public record Settings(
           new Parking(List.of(), Duration.ofMinutes(3)),
           new Voicemail(Duration.ofMinutes(3), Unanswered.BACK, null, null),
           new Recording(Policy.CHOICE, Announced.SENTENCE, false, Duration.ofDays(90), true, false),
+          Keeping.WITHOUT_END,
           null,
           PickUp.ANYBODY);
 

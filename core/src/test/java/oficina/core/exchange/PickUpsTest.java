@@ -42,6 +42,7 @@ class PickUpsTest {
                 usual.parking(),
                 usual.voicemail(),
                 usual.recording(),
+                usual.keeping(),
                 usual.frontDesk(),
                 Settings.PickUp.OWN_GROUPS),
             Map.of(),

@@ -50,6 +50,7 @@ class TapesTest {
                 usual.parking(),
                 usual.voicemail(),
                 recording,
+                usual.keeping(),
                 usual.frontDesk(),
                 usual.pickUp()),
             Map.of(),

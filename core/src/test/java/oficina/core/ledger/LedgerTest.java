@@ -72,6 +72,7 @@ class LedgerTest {
             new Settings.Parking(List.of(new ParkSlot("61", "Quay")), was.parking().comeBack()),
             was.voicemail(),
             was.recording(),
+            was.keeping(),
             null,
             was.pickUp());
     Office after =
@@ -133,7 +134,7 @@ class LedgerTest {
   }
 
   private static List<Boolean> follow(Object... entriesAndSeals) {
-    Seal.Check check = new Seal.Check();
+    Seal.Check check = new Seal.Check(0, Seal.BEGINNING);
     List<Boolean> whole = new ArrayList<>();
     for (int i = 0; i < entriesAndSeals.length; i += 2) {
       whole.add(check.follows((Entry) entriesAndSeals[i], (String) entriesAndSeals[i + 1]));

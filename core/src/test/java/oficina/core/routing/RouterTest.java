@@ -123,6 +123,7 @@ class RouterTest {
             usual.parking(),
             usual.voicemail(),
             usual.recording(),
+            usual.keeping(),
             null,
             usual.pickUp());
     Office without =

@@ -126,9 +126,10 @@ class HistorySearchStore {
     }
   }
 
+  /** Locked, so that none of them goes before it is written that there is one more. */
   private List<Long> known(Collection<Long> ids) {
     return inJournal
-        .sql("select id from history_search where id in (:ids)")
+        .sql("select id from history_search where id in (:ids) for update")
         .param("ids", ids)
         .query(Long.class)
         .list();

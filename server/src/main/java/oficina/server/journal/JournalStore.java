@@ -23,6 +23,20 @@ import org.springframework.stereotype.Repository;
 /** The journal: every event of the exchange, and what is derived from it, written in one go. */
 @Repository
 public class JournalStore {
+  /**
+   * The subjects that have not ended, as {@code wanted}, with ended ones that they came from or
+   * that took a party out of them.
+   */
+  static final String UNENDED =
+      """
+      with recursive wanted as (
+        select subject from open_subject
+        union
+        select if(j.subject = w.subject, j.other_subject, j.subject)
+        from wanted w join journal j
+          on j.other_subject <> '' and (j.subject = w.subject or j.other_subject = w.subject))
+      """;
+
   /** In the place of nothing: batches go in at once only when each row has values of one type. */
   private static final String NONE = "";
 
@@ -126,13 +140,8 @@ public class JournalStore {
   public List<ExchangeEvent> unended() {
     return EventReader.read(
         patient.query(
-            """
-            with recursive wanted as (
-              select subject from open_subject
-              union
-              select if(j.subject = w.subject, j.other_subject, j.subject)
-              from wanted w join journal j
-                on j.other_subject <> '' and (j.subject = w.subject or j.other_subject = w.subject))
+            UNENDED
+                + """
             select j.subject, j.type, j.version, j.body
             from journal j join wanted w on w.subject = j.subject
               left join open_subject o on o.subject = j.subject

@@ -12,8 +12,10 @@ import oficina.core.ledger.Entry;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
 import oficina.core.ledger.Seal;
+import oficina.core.office.Settings.Kept;
 import oficina.core.people.PersonId;
 import oficina.server.database.Times;
+import oficina.server.retention.Ending;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -23,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The log of the office in the database. */
 @Repository
-class OfficeLogStore {
+class OfficeLogStore implements Ending {
   private final JdbcClient jdbc;
   private final JdbcTemplate batches;
 
@@ -47,12 +49,14 @@ class OfficeLogStore {
    */
   @Transactional
   public void append(BiFunction<Long, Deed, Entry> entry, List<Deed> deeds) {
-    // Only one is here at a time: two who lock the end of a table could wait for each other.
-    jdbc.sql("select id from office_log where id = 0 for update").query(Long.class).single();
+    lock();
     Last last =
         jdbc.sql("select id, seal from office_log order by id desc limit 1 for update")
             .query((row, n) -> new Last(row.getLong("id"), row.getString("seal")))
             .single();
+    if (last.number == 0) {
+      last = new Last(cut().number(), cut().seal()); // all of it may be gone
+    }
     List<Object[]> rows = new ArrayList<>(deeds.size());
     for (Deed deed : deeds) {
       Entry next = entry.apply(last.number + 1, deed);
@@ -66,6 +70,11 @@ class OfficeLogStore {
         values (?, ?, nullif(?, 0), ?, ?, ?, ?, ?, ?, ?, ?)
         """,
         rows);
+  }
+
+  /** Only one is here at a time: two who lock the end of a table could wait for each other. */
+  private void lock() {
+    jdbc.sql("select id from office_log where id = 0 for update").query(Long.class).single();
   }
 
   private static Object[] row(Entry entry, String seal) {
@@ -138,6 +147,64 @@ class OfficeLogStore {
             row.getString("what"),
             row.getString("was"),
             row.getString("becomes")));
+  }
+
+  @Override
+  public Kept what() {
+    return Kept.LOG;
+  }
+
+  @Override
+  public long count(Instant before) {
+    return Math.max(0, lastOlder(before) - cut().number());
+  }
+
+  /** The last of the lines that go leaves its seal, from which those that stay are verified. */
+  @Override
+  @Transactional
+  public long end(Instant before) {
+    lock();
+    long last = lastOlder(before);
+    long gone = last - cut().number();
+    if (gone <= 0) {
+      return 0;
+    }
+    String seal =
+        jdbc.sql("select seal from office_log where id = ?")
+            .param(last)
+            .query(String.class)
+            .single();
+    jdbc.sql("delete from office_log where id between 1 and ?").param(last).update();
+    jdbc.sql("insert into office_log_cut (id, seal) values (?, ?)").params(last, seal).update();
+    return gone;
+  }
+
+  /** The last line before the first that is not older than this. */
+  private long lastOlder(Instant before) {
+    return jdbc.sql(
+            """
+            select coalesce(
+              (select min(id) - 1 from office_log where id > 0 and at >= :before),
+              (select max(id) from office_log))
+            """)
+        .param("before", Times.utc(before))
+        .query(Long.class)
+        .single();
+  }
+
+  /**
+   * Where the log was last cut off because the office keeps it no longer.
+   *
+   * @param number of the last line that is gone; 0 when none is
+   * @param seal of that line
+   */
+  record Cut(long number, String seal) {}
+
+  Cut cut() {
+    return jdbc.sql("select id, seal from office_log_cut order by id desc limit 1")
+        .query((row, n) -> new Cut(row.getLong("id"), row.getString("seal")))
+        .optional()
+        .orElse(new Cut(0, Seal.BEGINNING));
   }
 
   /** Every line with its seal, in order. */

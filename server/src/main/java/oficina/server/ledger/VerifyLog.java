@@ -19,7 +19,8 @@ public final class VerifyLog {
   }
 
   static boolean verify(OfficeLogStore store, PrintStream out) {
-    Seal.Check check = new Seal.Check();
+    OfficeLogStore.Cut cut = store.cut();
+    Seal.Check check = new Seal.Check(cut.number(), cut.seal());
     long[] counted = new long[2];
     store.each(
         (entry, seal) -> {
@@ -31,6 +32,9 @@ public final class VerifyLog {
                 entry.number(), entry.at());
           }
         });
+    if (cut.number() > 0) {
+      out.printf("Lines up to %d are gone: the office keeps them no longer.%n", cut.number());
+    }
     out.printf(
         counted[1] == 0 ? "All %d lines are as they were written.%n" : "Of %d lines read.%n",
         counted[0]);

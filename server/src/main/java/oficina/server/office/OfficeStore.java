@@ -225,6 +225,11 @@ public class OfficeStore {
     StoredSettings.stored(recording).forEach(this::set);
   }
 
+  /** How long the office keeps things. */
+  public void set(Settings.Keeping keeping) {
+    StoredSettings.stored(keeping).forEach(this::setOrForget);
+  }
+
   boolean isEmpty() {
     return jdbc.sql("select count(*) from person").query(Long.class).single() == 0;
   }

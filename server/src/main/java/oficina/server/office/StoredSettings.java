@@ -1,12 +1,15 @@
 package oficina.server.office;
 
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
+import org.jspecify.annotations.Nullable;
 
 /** What the office has set, as it stands in the database by name. */
 record StoredSettings(Map<String, String> set) {
@@ -39,6 +42,7 @@ record StoredSettings(Map<String, String> set) {
             set.get("voicemail-extension"),
             voicemailNumber == null ? null : new PhoneNumber(voicemailNumber)),
         recording(usual.recording()),
+        new Settings.Keeping(days("history"), days("messages"), days("notes"), days("log")),
         frontDesk == null ? null : new GroupId(Long.parseLong(frontDesk)),
         Settings.PickUp.valueOf(set.getOrDefault("pick-up", usual.pickUp().name())));
   }
@@ -63,6 +67,28 @@ record StoredSettings(Map<String, String> set) {
         "recordings-kept-days", Long.toString(recording.kept().toDays()),
         "recordings-may-be-removed", Boolean.toString(recording.mayDelete()),
         "recordings-may-be-kept", Boolean.toString(recording.mayKeep()));
+  }
+
+  private @Nullable Duration days(String kept) {
+    String days = set.get(keptDays(kept));
+    return days == null ? null : Duration.ofDays(Long.parseLong(days));
+  }
+
+  /** The name of the setting that says for how many days something is kept. */
+  private static String keptDays(String kept) {
+    return kept + "-kept-days";
+  }
+
+  /** How long things are kept, as it stands in the database; null for what has no end. */
+  static Map<String, @Nullable String> stored(Settings.Keeping keeping) {
+    Map<String, @Nullable String> stored = new HashMap<>();
+    for (Settings.Kept each : Settings.Kept.values()) {
+      Duration kept = keeping.of(each);
+      stored.put(
+          keptDays(each.name().toLowerCase(Locale.ROOT)),
+          kept == null ? null : Long.toString(kept.toDays()));
+    }
+    return stored;
   }
 
   private boolean flag(String name, boolean usual) {

@@ -1,12 +1,14 @@
 package oficina.server.voicemail;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import oficina.core.call.Party;
 import oficina.core.history.SearchWords;
+import oficina.core.office.Settings.Kept;
 import oficina.core.people.PersonId;
 import oficina.core.sound.Outline;
 import oficina.core.sound.Pcm;
@@ -15,6 +17,7 @@ import oficina.server.json.CoreJson;
 import oficina.server.keeping.KeptSound;
 import oficina.server.keeping.SoundStore;
 import oficina.server.people.Parties;
+import oficina.server.retention.Ending;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -22,7 +25,8 @@ import org.springframework.transaction.support.TransactionOperations;
 
 /** Brings messages into mailboxes, and forgets them. */
 @Repository
-public class MessageFilingStore {
+public class MessageFilingStore implements Ending {
+  private static final int AT_ONCE = 100;
   private static final int OUTLINE_PARTS = 240;
 
   private final JdbcClient jdbc;
@@ -123,13 +127,58 @@ public class MessageFilingStore {
 
   /** Forgets for good what was removed before this instant, sound and words included. */
   void forget(Instant before) {
-    List<Long> heard =
-        jdbc.sql("select sound_id from message where removed_at < ?")
-            .param(Times.utc(before))
-            .query(Long.class)
-            .list();
-    words.forget(before);
-    jdbc.sql("delete from message where removed_at < ?").param(Times.utc(before)).update();
-    sounds.forget(heard);
+    while (forget("removed_at < ?", before) == AT_ONCE) {
+      Thread.onSpinWait();
+    }
+  }
+
+  @Override
+  public Kept what() {
+    return Kept.MESSAGES;
+  }
+
+  @Override
+  public long count(Instant before) {
+    return jdbc.sql("select count(*) from message where began < ? and removed_at is null")
+        .param(Times.utc(before))
+        .query(Long.class)
+        .single();
+  }
+
+  @Override
+  public long end(Instant before) {
+    long gone = 0;
+    int some;
+    do {
+      some = forget("began < ?", before);
+      gone += some;
+    } while (some == AT_ONCE);
+    return gone;
+  }
+
+  private int forget(String which, Instant before) {
+    return transactions.execute(
+        status -> {
+          List<Long> ids = new ArrayList<>();
+          List<Long> heard = new ArrayList<>();
+          jdbc.sql("select id, sound_id from message where " + which + " limit " + AT_ONCE)
+              .param(Times.utc(before))
+              .query(
+                  row -> {
+                    ids.add(row.getLong("id"));
+                    heard.add(row.getLong("sound_id"));
+                  });
+          forget(ids, heard);
+          return ids.size();
+        });
+  }
+
+  /** Forgets messages for good, with their words, and the sound that no copy has. */
+  void forget(List<Long> ids, List<Long> heard) {
+    if (!ids.isEmpty()) {
+      words.forget(ids);
+      jdbc.sql("delete from message where id in (:ids)").param("ids", ids).update();
+      sounds.forget(heard);
+    }
   }
 }

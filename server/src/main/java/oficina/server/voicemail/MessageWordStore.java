@@ -1,13 +1,11 @@
 package oficina.server.voicemail;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import oficina.server.database.Times;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -53,15 +51,9 @@ class MessageWordStore {
         .update();
   }
 
-  /** Forgets the words of messages that were removed before this instant. */
-  void forget(Instant removedBefore) {
-    jdbc.sql(
-            """
-            delete from message_word
-            where message_id in (select id from message where removed_at < ?)
-            """)
-        .param(Times.utc(removedBefore))
-        .update();
+  /** Nothing is found by these messages any more. */
+  void forget(Collection<Long> ids) {
+    jdbc.sql("delete from message_word where message_id in (:ids)").param("ids", ids).update();
   }
 
   /** What a word is compared with. Words have neither of the signs that mean something here. */

@@ -1,15 +1,22 @@
 package oficina.server.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import oficina.core.ledger.Entry;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
+import oficina.server.TestDatabase;
 import oficina.server.TestServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -22,9 +29,12 @@ class VerifyLogTest {
   private final OfficeLog log = TestServer.get().bean(OfficeLog.class);
 
   private static String verify() {
+    return verify(TestServer.get().bean(OfficeLogStore.class));
+  }
+
+  private static String verify(OfficeLogStore store) {
     ByteArrayOutputStream said = new ByteArrayOutputStream();
-    boolean whole =
-        VerifyLog.verify(TestServer.get().bean(OfficeLogStore.class), new PrintStream(said, true));
+    boolean whole = VerifyLog.verify(store, new PrintStream(said, true));
     return whole + " " + said;
   }
 
@@ -54,6 +64,32 @@ class VerifyLogTest {
     assertThat(verify()).startsWith("false Line 5 of ");
     forge(about);
     assertThat(verify()).startsWith("true");
+  }
+
+  @Test
+  void lines_go_when_they_were_kept_long_enough_and_not_before_and_the_rest_is_still_verified() {
+    try (TestDatabase database = new TestDatabase()) {
+      String url = "jdbc:mariadb://127.0.0.1:" + database.port() + "/oficina?timezone=UTC";
+      OfficeLogStore store = OfficeLogStore.of(url, "");
+      written(store, 40, "one", "two", "three");
+      written(store, 2, "four", "five");
+      Instant before = Instant.now().minus(Duration.ofDays(30));
+
+      assertThat(store.count(before)).isEqualTo(3);
+      assertThatThrownBy(() -> store.end(before)).hasMessageContaining("cannot be changed");
+      database.set("log-kept-days", "30");
+      store.end(before);
+      assertThatThrownBy(() -> store.end(Instant.now())).hasMessageContaining("cannot be changed");
+      written(store, 0, "six");
+      assertThat(verify(store)).startsWith("true").contains("Lines up to 3 are gone", "All 3 ");
+    }
+  }
+
+  private static void written(OfficeLogStore store, int daysAgo, String... about) {
+    Instant at = Instant.now().minus(Duration.ofDays(daysAgo)).truncatedTo(ChronoUnit.MICROS);
+    store.append(
+        (number, deed) -> new Entry(number, at, null, "Una", "127.0.0.1", deed),
+        Stream.of(about).map(each -> Deed.of(Kind.SAVED, each)).toList());
   }
 
   /** As whoever has the database in their hands may: first what refuses it is taken away. */

@@ -1,0 +1,39 @@
+package oficina.server.figures;
+
+import java.time.Instant;
+import oficina.core.office.Settings.Kept;
+import oficina.server.database.Times;
+import oficina.server.retention.Ending;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What became of waits stays to be counted; who waited goes with the history. */
+@Repository
+class CallersEndStore implements Ending {
+  private final JdbcClient jdbc;
+
+  CallersEndStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  @Override
+  public Kept what() {
+    return Kept.HISTORY;
+  }
+
+  @Override
+  public long count(Instant before) {
+    return 0;
+  }
+
+  @Override
+  public long end(Instant before) {
+    jdbc.sql("update queue_wait set number = null where entered < ? and number is not null")
+        .param(Times.utc(before))
+        .update();
+    jdbc.sql("update queue_log set caller = null where at < ? and caller is not null")
+        .param(Times.utc(before))
+        .update();
+    return 0;
+  }
+}
