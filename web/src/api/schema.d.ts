@@ -420,7 +420,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/office/identity": {
+    "/api/office/keeping": {
         parameters: {
             query?: never;
             header?: never;
@@ -429,6 +429,22 @@ export interface paths {
         };
         get: operations["now"];
         put: operations["change_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/identity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["now_1"];
+        put: operations["change_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -540,7 +556,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_4"];
+        put: operations["change_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -588,7 +604,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["change_5"];
+        put: operations["change_6"];
         post?: never;
         delete: operations["remove_3"];
         options?: never;
@@ -684,7 +700,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_6"];
+        put: operations["change_7"];
         post?: never;
         delete: operations["remove_5"];
         options?: never;
@@ -1150,6 +1166,22 @@ export interface paths {
         get: operations["all_1"];
         put?: never;
         post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/keeping/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tried"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1963,7 +1995,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_1"];
+        get: operations["now_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3100,6 +3132,21 @@ export interface components {
         Keeping: {
             /** Format: date-time */
             until?: string;
+        };
+        KeepingBody: {
+            /** Format: int32 */
+            history?: number;
+            /** Format: int32 */
+            messages?: number;
+            /** Format: int32 */
+            notes?: number;
+            /** Format: int32 */
+            log?: number;
+        };
+        KeepingView: {
+            keeping: components["schemas"]["KeepingBody"];
+            /** Format: int64 */
+            recordings: number;
         };
         Kept: {
             /** Format: int32 */
@@ -4423,6 +4470,8 @@ export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
 export type SchemaJoining = components['schemas']['Joining'];
 export type SchemaKeeping = components['schemas']['Keeping'];
+export type SchemaKeepingBody = components['schemas']['KeepingBody'];
+export type SchemaKeepingView = components['schemas']['KeepingView'];
 export type SchemaKept = components['schemas']['Kept'];
 export type SchemaKey = components['schemas']['Key'];
 export type SchemaKeys = components['schemas']['Keys'];
@@ -5454,12 +5503,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["OfficeRegister"];
+                    "*/*": components["schemas"]["KeepingView"];
                 };
             };
         };
     };
     change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepingBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    now_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OfficeRegister"];
+                };
+            };
+        };
+    };
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5689,7 +5780,7 @@ export interface operations {
             };
         };
     };
-    change_4: {
+    change_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -5781,7 +5872,7 @@ export interface operations {
             };
         };
     };
-    change_5: {
+    change_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -6007,7 +6098,7 @@ export interface operations {
             };
         };
     };
-    change_6: {
+    change_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6797,6 +6888,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MadeLine"];
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": {
+                        [key: string]: number;
+                    };
                 };
             };
         };
@@ -8094,7 +8211,7 @@ export interface operations {
             };
         };
     };
-    now_1: {
+    now_2: {
         parameters: {
             query?: never;
             header?: never;

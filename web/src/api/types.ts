@@ -19,6 +19,8 @@ export type {
   SchemaLineRow as LineRow,
   SchemaOfficeRegister as OfficeRegister,
   SchemaLogLine as LogLine,
+  SchemaKeepingBody as KeepingBody,
+  SchemaKeepingView as KeepingView,
   SchemaSystemView as SystemView,
   SchemaPeopleFileView as PeopleFileView,
   SchemaPeopleRegister as PeopleRegister,

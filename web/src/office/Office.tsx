@@ -4,6 +4,7 @@ import { Link } from 'wouter';
 import { useMe } from '../session/session';
 import { addWords } from '../words';
 import { Identity } from './Identity';
+import { Keeping } from './Keeping';
 import { Lines } from './Lines';
 import { Log } from './Log';
 import { People } from './People';
@@ -35,6 +36,7 @@ export function Office() {
         <People />
         <Lines />
         <Slots />
+        <Keeping />
         <System />
         {register && <Log zone={register.identity.zone} />}
       </div>

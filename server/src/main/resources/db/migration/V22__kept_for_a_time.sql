@@ -22,3 +22,14 @@ begin
     signal sqlstate '45000' set message_text = 'the log of recordings cannot be changed';
   end if;
 end;
+
+-- Of who did what with a recording nothing is changed, but that whom it was with may become nameless.
+drop trigger recording_log_stays;
+create trigger recording_log_stays before update on recording_log for each row
+begin
+  if not (new.other = '{"is":"Outside","number":null}' and new.recording_id = old.recording_id and new.owner = old.owner
+      and new.began = old.began and new.at = old.at and new.by_person <=> old.by_person and new.deed = old.deed
+      and new.about = old.about) then
+    signal sqlstate '45000' set message_text = 'the log of recordings cannot be changed';
+  end if;
+end;

@@ -110,6 +110,16 @@ public final class ContactBook {
     }
   }
 
+  /** Takes all contacts like this away. */
+  public void removeAll(Predicate<Contact> wanted) {
+    byId.values().stream()
+        .map(Listed::contact)
+        .filter(wanted)
+        .map(Contact::id)
+        .toList()
+        .forEach(this::remove);
+  }
+
   private static List<PhoneNumber> numbers(Contact contact) {
     return contact.card().numbers().stream().map(ContactNumber::number).distinct().toList();
   }

@@ -123,6 +123,11 @@ public final class Office {
     return finder;
   }
 
+  /** Names of those who have left; empty ones of those of whom nothing is known any more. */
+  public Map<PersonId, String> former() {
+    return former;
+  }
+
   /** The name of somebody who is, or was, of the office; empty when there never was such a one. */
   public String nameOf(PersonId id) {
     return directory.person(id).map(Person::name).orElseGet(() -> former.getOrDefault(id, ""));

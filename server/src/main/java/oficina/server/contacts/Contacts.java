@@ -23,6 +23,7 @@ import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import oficina.core.contacts.Contact;
 import oficina.core.contacts.Contact.Card;
@@ -264,6 +265,16 @@ public class Contacts {
       lock.writeLock().unlock();
     }
     tell(contact.owner());
+  }
+
+  /** Those like this were erased for good, and are no longer in the book either. */
+  public void forget(Predicate<Contact> erased) {
+    lock.writeLock().lock();
+    try {
+      book.removeAll(erased);
+    } finally {
+      lock.writeLock().unlock();
+    }
   }
 
   /** Brings back what was removed, if it is not too late and this person may know of it. */

@@ -27,7 +27,7 @@ public class JournalStore {
    * The subjects that have not ended, as {@code wanted}, with ended ones that they came from or
    * that took a party out of them.
    */
-  static final String UNENDED =
+  public static final String UNENDED =
       """
       with recursive wanted as (
         select subject from open_subject
