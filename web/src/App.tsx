@@ -28,24 +28,45 @@ const CallRules = lazy(() =>
 );
 const Queues = lazy(() => import('./queues/Queues').then((view) => ({ default: view.Queues })));
 const Office = lazy(() => import('./office/Office').then((view) => ({ default: view.Office })));
+const FirstFactor = lazy(() =>
+  import('./session/FirstFactor').then((view) => ({ default: view.FirstFactor })),
+);
+const NewPassword = lazy(() =>
+  import('./session/NewPassword').then((view) => ({ default: view.NewPassword })),
+);
 const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
 export function App() {
   const session = useSession();
   const queries = useQueryClient();
-  const id = session.me?.mustChangePassword ? undefined : session.me?.id;
+  const owing = session.me?.mustChangePassword || session.me?.mustAddFactor;
+  const id = owing ? undefined : session.me?.id;
 
   useEffect(() => (id === undefined ? undefined : listen(everything(queries))), [id, queries]);
 
   if (session.loading) {
     return null;
   }
+  if (window.location.pathname === '/new-password') {
+    return (
+      <Suspense>
+        <NewPassword />
+      </Suspense>
+    );
+  }
   if (!session.me) {
     return <SignIn signedOut={session.signedOut} unreachable={session.unreachable} />;
   }
   if (session.me.mustChangePassword) {
     return <FirstPassword />;
+  }
+  if (session.me.mustAddFactor) {
+    return (
+      <Suspense>
+        <FirstFactor />
+      </Suspense>
+    );
   }
   return (
     <MeContext value={session.me}>

@@ -29,6 +29,13 @@ export function whenSignedOut(action: () => void) {
   onSignedOut = action;
 }
 
+let onOwed = () => {};
+
+/** Says what to do when somebody has to set something up before anything else. */
+export function whenOwed(action: () => void) {
+  onOwed = action;
+}
+
 function cookie(name: string): string {
   const found = document.cookie.split('; ').find((each) => each.startsWith(name + '='));
   return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
@@ -61,7 +68,7 @@ async function send(
         ...(method === 'GET'
           ? {}
           : {
-              'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
+              'X-XSRF-TOKEN': cookie('__Host-XSRF-TOKEN') || cookie('XSRF-TOKEN'),
               // However often it arrives, it counts once.
               'Idempotency-Key': crypto.randomUUID(),
             }),
@@ -77,6 +84,8 @@ async function send(
   const problem = await asProblem(response, await response.text());
   if (problem.code === 'SIGNED_OUT') {
     onSignedOut();
+  } else if (problem.code === 'SECOND_FACTOR_MUST_BE_SET_UP') {
+    onOwed();
   }
   throw problem;
 }

@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wanted"];
+        put: operations["want"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/recording-policy": {
         parameters: {
             query?: never;
@@ -852,6 +868,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["own"];
+        put?: never;
+        post: operations["confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/second-factor/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/second-factor/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["whose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/link/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["choose_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rules/try": {
         parameters: {
             query?: never;
@@ -1140,6 +1236,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people/{id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people-file/{id}": {
         parameters: {
             query?: never;
@@ -1165,7 +1277,7 @@ export interface paths {
         };
         get: operations["all_1"];
         put?: never;
-        post: operations["make"];
+        post: operations["make_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1261,7 +1373,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["own"];
+        post: operations["own_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2036,6 +2148,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/personal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["extent"];
+        put?: never;
+        post?: never;
+        delete: operations["erase"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/personal/former": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["former"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/personal/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/people/{id}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["has"];
+        put?: never;
+        post?: never;
+        delete: operations["takeAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people/{id}/dependants": {
         parameters: {
             query?: never;
@@ -2462,7 +2638,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["end"];
+        delete: operations["end_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2602,6 +2778,10 @@ export interface components {
             code: string;
             text: string;
             name: string;
+        };
+        Begun: {
+            secret: string;
+            address: string;
         };
         BlockPage: {
             /** Format: int32 */
@@ -2780,6 +2960,9 @@ export interface components {
         };
         Chosen: {
             ids: number[];
+        };
+        Code: {
+            code: string;
         };
         ColleagueGroup: {
             name: string;
@@ -2961,6 +3144,11 @@ export interface components {
             assigneeName: string;
             by: string;
         };
+        Former: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+        };
         ForwardedView: {
             /** @enum {string} */
             kind: "PERSON" | "GROUP" | "OUTSIDE" | "WITHHELD" | "EMERGENCY" | "SLOT" | "NOBODY" | "MAILBOX" | "ATTENDANT";
@@ -3009,6 +3197,9 @@ export interface components {
         };
         HandsetAnswer: {
             sdp: string;
+        };
+        HasFactor: {
+            has: boolean;
         };
         Heard: {
             runs: boolean;
@@ -3101,6 +3292,9 @@ export interface components {
             doubtful: number;
             /** Format: int32 */
             bad: number;
+        };
+        InForce: {
+            recoveryCodes: string[];
         };
         InstallationState: {
             /** Format: date-time */
@@ -3269,6 +3463,11 @@ export interface components {
             open: boolean;
             members: components["schemas"]["LineMember"][];
         };
+        LinkView: {
+            path: string;
+            /** Format: date-time */
+            until: string;
+        };
         LogLine: {
             /** Format: int64 */
             number: number;
@@ -3312,6 +3511,7 @@ export interface components {
             office: string;
             zone: string;
             mustChangePassword: boolean;
+            mustAddFactor: boolean;
             tipsSeen: boolean;
             standIns: boolean;
             tried: components["schemas"]["Failed"];
@@ -3397,6 +3597,7 @@ export interface components {
         NameAndPassword: {
             name: string;
             password: string;
+            code?: string;
         };
         Narrow: {
             /** Format: int64 */
@@ -3440,6 +3641,10 @@ export interface components {
             /** @enum {string} */
             answer: "BUSY" | "NOT_IN_USE" | "REFUSED" | "RINGS_ON" | "VOICEMAIL";
             note: string;
+        };
+        NewByLink: {
+            token: string;
+            password: string;
         };
         NewCall: {
             to: string;
@@ -3664,6 +3869,18 @@ export interface components {
             said: components["schemas"]["StatusView"];
             forwarded: components["schemas"]["ForwardedView"];
         };
+        PersonalView: {
+            shown: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            known: {
+                [key: string]: number;
+            };
+            stays: {
+                [key: string]: number;
+            };
+        };
         PhoneOutside: {
             number: string;
             /** @enum {string} */
@@ -3696,6 +3913,9 @@ export interface components {
             /** @enum {string} */
             recording: "EVERY_CALL" | "ON_DEMAND" | "NEVER";
             hiddenSlots: string[];
+        };
+        Proof: {
+            present: string;
         };
         Push: {
             /** Format: date-time */
@@ -4010,6 +4230,13 @@ export interface components {
             to: number;
             doubtful: boolean;
         };
+        SecondFactorView: {
+            /** Format: date-time */
+            since?: string;
+            /** Format: int32 */
+            recoveryCodes: number;
+            wanted: boolean;
+        };
         SegmentView: {
             /** @enum {string} */
             kind: "DIALLING" | "RINGING" | "TALKING" | "CONFERENCE" | "HELD" | "PARKED" | "UNATTENDED" | "WELCOMED" | "WAITING" | "MESSAGE" | "REFUSED";
@@ -4247,6 +4474,9 @@ export interface components {
             takenByName?: string;
             note: string;
         };
+        Token: {
+            token: string;
+        };
         Totals: {
             /** Format: int64 */
             offered: number;
@@ -4355,9 +4585,16 @@ export interface components {
             /** Format: date-time */
             back: string;
         };
+        WantedOf: {
+            /** @enum {string} */
+            of: "NOBODY" | "ADMINISTRATORS" | "EVERYBODY";
+        };
         WhoItIs: {
             /** Format: int64 */
             contact: number;
+        };
+        WhoseLink: {
+            name: string;
         };
         With: {
             /** Format: int32 */
@@ -4402,6 +4639,7 @@ export type SchemaArrival = components['schemas']['Arrival'];
 export type SchemaAttemptView = components['schemas']['AttemptView'];
 export type SchemaBadCard = components['schemas']['BadCard'];
 export type SchemaBadLine = components['schemas']['BadLine'];
+export type SchemaBegun = components['schemas']['Begun'];
 export type SchemaBlockPage = components['schemas']['BlockPage'];
 export type SchemaBlockView = components['schemas']['BlockView'];
 export type SchemaBoard = components['schemas']['Board'];
@@ -4424,6 +4662,7 @@ export type SchemaCardBody = components['schemas']['CardBody'];
 export type SchemaChangedBlock = components['schemas']['ChangedBlock'];
 export type SchemaChoice = components['schemas']['Choice'];
 export type SchemaChosen = components['schemas']['Chosen'];
+export type SchemaCode = components['schemas']['Code'];
 export type SchemaColleagueGroup = components['schemas']['ColleagueGroup'];
 export type SchemaConferenceView = components['schemas']['ConferenceView'];
 export type SchemaContactBefore = components['schemas']['ContactBefore'];
@@ -4448,6 +4687,7 @@ export type SchemaFinishing = components['schemas']['Finishing'];
 export type SchemaFinishingLonger = components['schemas']['FinishingLonger'];
 export type SchemaFollowUpBody = components['schemas']['FollowUpBody'];
 export type SchemaFollowUpView = components['schemas']['FollowUpView'];
+export type SchemaFormer = components['schemas']['Former'];
 export type SchemaForwardedView = components['schemas']['ForwardedView'];
 export type SchemaFound = components['schemas']['Found'];
 export type SchemaGreetingView = components['schemas']['GreetingView'];
@@ -4456,6 +4696,7 @@ export type SchemaHalfHour = components['schemas']['HalfHour'];
 export type SchemaHanding = components['schemas']['Handing'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
+export type SchemaHasFactor = components['schemas']['HasFactor'];
 export type SchemaHeard = components['schemas']['Heard'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryLine = components['schemas']['HistoryLine'];
@@ -4465,6 +4706,7 @@ export type SchemaHolder = components['schemas']['Holder'];
 export type SchemaHoliday = components['schemas']['Holiday'];
 export type SchemaHours = components['schemas']['Hours'];
 export type SchemaImportCounts = components['schemas']['ImportCounts'];
+export type SchemaInForce = components['schemas']['InForce'];
 export type SchemaInstallationState = components['schemas']['InstallationState'];
 export type SchemaItem = components['schemas']['Item'];
 export type SchemaJoined = components['schemas']['Joined'];
@@ -4489,6 +4731,7 @@ export type SchemaLineMember = components['schemas']['LineMember'];
 export type SchemaLineRow = components['schemas']['LineRow'];
 export type SchemaLineUseView = components['schemas']['LineUseView'];
 export type SchemaLineView = components['schemas']['LineView'];
+export type SchemaLinkView = components['schemas']['LinkView'];
 export type SchemaLogLine = components['schemas']['LogLine'];
 export type SchemaMadeLine = components['schemas']['MadeLine'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
@@ -4507,6 +4750,7 @@ export type SchemaNarrow = components['schemas']['Narrow'];
 export type SchemaNeededView = components['schemas']['NeededView'];
 export type SchemaNeeds = components['schemas']['Needs'];
 export type SchemaNewBlock = components['schemas']['NewBlock'];
+export type SchemaNewByLink = components['schemas']['NewByLink'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewContactBody = components['schemas']['NewContactBody'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
@@ -4538,12 +4782,14 @@ export type SchemaPersonChange = components['schemas']['PersonChange'];
 export type SchemaPersonEntry = components['schemas']['PersonEntry'];
 export type SchemaPersonRow = components['schemas']['PersonRow'];
 export type SchemaPersonView = components['schemas']['PersonView'];
+export type SchemaPersonalView = components['schemas']['PersonalView'];
 export type SchemaPhoneOutside = components['schemas']['PhoneOutside'];
 export type SchemaPhoneSecret = components['schemas']['PhoneSecret'];
 export type SchemaPhoneView = components['schemas']['PhoneView'];
 export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
+export type SchemaProof = components['schemas']['Proof'];
 export type SchemaPush = components['schemas']['Push'];
 export type SchemaQueueFigures = components['schemas']['QueueFigures'];
 export type SchemaQueueLine = components['schemas']['QueueLine'];
@@ -4579,6 +4825,7 @@ export type SchemaRulesView = components['schemas']['RulesView'];
 export type SchemaRulingView = components['schemas']['RulingView'];
 export type SchemaRush = components['schemas']['Rush'];
 export type SchemaSaidView = components['schemas']['SaidView'];
+export type SchemaSecondFactorView = components['schemas']['SecondFactorView'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
 export type SchemaService = components['schemas']['Service'];
 export type SchemaServing = components['schemas']['Serving'];
@@ -4613,6 +4860,7 @@ export type SchemaTies = components['schemas']['Ties'];
 export type SchemaTime = components['schemas']['Time'];
 export type SchemaTips = components['schemas']['Tips'];
 export type SchemaToCallBack = components['schemas']['ToCallBack'];
+export type SchemaToken = components['schemas']['Token'];
 export type SchemaTotals = components['schemas']['Totals'];
 export type SchemaTrialView = components['schemas']['TrialView'];
 export type SchemaTried = components['schemas']['Tried'];
@@ -4624,7 +4872,9 @@ export type SchemaVersion = components['schemas']['Version'];
 export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
 export type SchemaWaiter = components['schemas']['Waiter'];
 export type SchemaWaiting = components['schemas']['Waiting'];
+export type SchemaWantedOf = components['schemas']['WantedOf'];
 export type SchemaWhoItIs = components['schemas']['WhoItIs'];
+export type SchemaWhoseLink = components['schemas']['WhoseLink'];
 export type SchemaWith = components['schemas']['With'];
 export type SchemaWord = components['schemas']['Word'];
 export type SchemaWritten = components['schemas']['Written'];
@@ -5214,6 +5464,48 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    wanted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WantedOf"];
+                };
+            };
+        };
+    };
+    want: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedOf"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -6391,6 +6683,142 @@ export interface operations {
             };
         };
     };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SecondFactorView"];
+                };
+            };
+        };
+    };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Code"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InForce"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Begun"];
+                };
+            };
+        };
+    };
+    whose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Token"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WhoseLink"];
+                };
+            };
+        };
+    };
+    choose_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewByLink"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     tryIt: {
         parameters: {
             query?: never;
@@ -6824,6 +7252,28 @@ export interface operations {
             };
         };
     };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
     take_2: {
         parameters: {
             query?: never;
@@ -6868,7 +7318,7 @@ export interface operations {
             };
         };
     };
-    make: {
+    make_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7030,7 +7480,7 @@ export interface operations {
             };
         };
     };
-    own: {
+    own_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8273,6 +8723,138 @@ export interface operations {
             };
         };
     };
+    extent: {
+        parameters: {
+            query?: {
+                number?: string;
+                contact?: number | null;
+                person?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonalView"];
+                };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: {
+                number?: string;
+                contact?: number | null;
+                person?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonalView"];
+                };
+            };
+        };
+    };
+    former: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Former"][];
+                };
+            };
+        };
+    };
+    everything: {
+        parameters: {
+            query?: {
+                number?: string;
+                contact?: number | null;
+                person?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    has: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HasFactor"];
+                };
+            };
+        };
+    };
+    takeAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     dependants: {
         parameters: {
             query?: never;
@@ -8844,7 +9426,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    end_1: {
         parameters: {
             query?: never;
             header?: never;

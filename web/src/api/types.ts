@@ -24,6 +24,8 @@ export type {
   SchemaSystemView as SystemView,
   SchemaPeopleFileView as PeopleFileView,
   SchemaPeopleRegister as PeopleRegister,
+  SchemaSecondFactorView as SecondFactorView,
+  SchemaPersonalView as PersonalView,
   SchemaPersonEntry as PersonEntry,
   SchemaPersonBody as PersonBody,
   SchemaFollowUpBody as FollowUpBody,

@@ -41,7 +41,7 @@ export function Identity({ register, kept, onKept }: Props) {
   }
 
   return (
-    <Section title={t('office.identity')} about={t('office.identityAbout')}>
+    <Section id="identity" title={t('office.identity')} about={t('office.identityAbout')}>
       <form onSubmit={submit} onChange={() => kept && onKept(false)}>
         <div className="grid gap-x-4 gap-y-2 sm:grid-cols-3">
           <Field label={t('office.name')} name="name" value={identity.name} required />

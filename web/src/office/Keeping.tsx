@@ -48,7 +48,7 @@ function KeepingForm({ view }: { view: KeepingView }) {
   }
 
   return (
-    <Section title={t('office.keeping.title')} about={t('office.keeping.about')}>
+    <Section id="keeping" title={t('office.keeping.title')} about={t('office.keeping.about')}>
       <form onSubmit={submit}>
         <ul>
           {KEPT.map((each) => (

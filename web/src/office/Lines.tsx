@@ -30,6 +30,7 @@ export function Lines() {
       .join(', ');
   return (
     <Section
+      id="lines"
       title={t('office.lines')}
       about={t('office.linesAbout')}
       keys={

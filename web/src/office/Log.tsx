@@ -45,6 +45,7 @@ export function Log({ zone }: { zone: string }) {
   const lines = data?.pages.flat() ?? [];
   return (
     <Section
+      id="log"
       title={t('office.log.title')}
       about={t('office.log.about')}
       keys={

@@ -3,17 +3,34 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
 import { useMe } from '../session/session';
 import { addWords } from '../words';
+import { Access } from './Access';
 import { Identity } from './Identity';
 import { Keeping } from './Keeping';
 import { Lines } from './Lines';
 import { Log } from './Log';
 import { People } from './People';
+import { Personal } from './Personal';
 import { Slots } from './Slots';
 import { System } from './System';
 import { useOffice } from './office';
 import words from './words.view.en.json';
 
 addWords(words);
+
+/** In the order in which they stand. */
+const TITLES = {
+  identity: 'office.identity',
+  people: 'office.people',
+  lines: 'office.lines',
+  slots: 'office.slots',
+  access: 'office.access.title',
+  keeping: 'office.keeping.title',
+  personal: 'office.personal.title',
+  system: 'office.system.title',
+  log: 'office.log.title',
+} as const;
+
+const REGISTERS = Object.keys(TITLES) as (keyof typeof TITLES)[];
 
 /** The registers of the office, and in the margin what they lack; on one page, also for the first set-up. */
 export function Office() {
@@ -36,7 +53,9 @@ export function Office() {
         <People />
         <Lines />
         <Slots />
+        <Access />
         <Keeping />
+        <Personal />
         <System />
         {register && <Log zone={register.identity.zone} />}
       </div>
@@ -63,6 +82,17 @@ export function Office() {
             </Link>
           </p>
         )}
+        <nav aria-label={t('office.registers')} className="border-base-300 mt-3 border-t pt-2">
+          <ul>
+            {REGISTERS.map((each) => (
+              <li key={each}>
+                <a href={`#${each}`} className="link link-hover block py-0.5">
+                  {t(TITLES[each])}
+                </a>
+              </li>
+            ))}
+          </ul>
+        </nav>
         <p className="quiet mt-2 text-sm">{t('office.more')}</p>
       </aside>
     </div>

@@ -21,6 +21,7 @@ export function People() {
   const close = () => setOpen(undefined);
   return (
     <Section
+      id="people"
       title={t('office.people')}
       about={t('office.peopleAbout')}
       keys={

@@ -4,6 +4,7 @@ import { del, post, put } from '../api/client';
 import type { PeopleRegister, PersonBody } from '../api/types';
 import { useMe } from '../session/session';
 import { Field } from './Field';
+import { GettingIn } from './GettingIn';
 import { FormFoot } from './Section';
 import { useChange, useDependants } from './office';
 
@@ -119,6 +120,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
           </>
         )}
       </div>
+      {row && !self && <GettingIn id={row.id} name={person.name} />}
       {leaving && row && <Leaving row={row} onLeave={(action) => void change(action)} />}
       <FormFoot
         error={error}

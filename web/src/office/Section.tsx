@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 
 interface Props {
+  /** By which it is reached from the margin. */
+  id: string;
   title: string;
   /** What it is for, in a sentence. */
   about: string;
@@ -10,9 +12,9 @@ interface Props {
 }
 
 /** A register of the office. */
-export function Section({ title, about, keys, children }: Props) {
+export function Section({ id, title, about, keys, children }: Props) {
   return (
-    <section aria-label={title} className="sheet px-4 py-3 sm:px-5">
+    <section id={id} aria-label={title} className="sheet scroll-mt-2 px-4 py-3 sm:px-5">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 className="text-lg font-bold">{title}</h2>
         <div className="ml-auto flex flex-wrap items-center gap-2">{keys}</div>

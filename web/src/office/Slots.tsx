@@ -21,7 +21,7 @@ export function Slots() {
   }
 
   return (
-    <Section title={t('office.slots')} about={t('office.slotsAbout')}>
+    <Section id="slots" title={t('office.slots')} about={t('office.slotsAbout')}>
       <ul className="flex flex-wrap gap-1.5">
         {slots.map(({ slot, label }) => (
           <li

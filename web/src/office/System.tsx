@@ -15,6 +15,7 @@ export function System() {
   const system = useSystem();
   return (
     <Section
+      id="system"
       title={t('office.system.title')}
       about={t('office.system.about')}
       keys={

@@ -1,6 +1,6 @@
 import { useCallback, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { sentence } from '../api/client';
+import { Problem, sentence } from '../api/client';
 import { Mark } from '../ui/Mark';
 import { useOnce } from '../live/useOnce';
 import { Field } from './Field';
@@ -16,15 +16,28 @@ export function SignIn({ signedOut, unreachable }: Props) {
   const { t } = useTranslation();
   const { signIn } = useSessionActions();
   const [error, setError] = useState('');
+  const [codeWanted, setCodeWanted] = useState(false);
   const submit = useOnce(
     useCallback(
       async (form: HTMLFormElement) => {
         const data = new FormData(form);
         try {
-          await signIn(String(data.get('name')), String(data.get('password')));
+          const code = data.get('code');
+          await signIn(
+            String(data.get('name')),
+            String(data.get('password')),
+            code === null ? undefined : String(code),
+          );
         } catch (problem) {
+          if (problem instanceof Problem && problem.code === 'CODE_WANTED') {
+            setCodeWanted(true);
+            setError('');
+            return;
+          }
           setError(sentence(problem));
-          form.querySelector<HTMLInputElement>('[name=password]')?.select();
+          const wrong =
+            problem instanceof Problem && problem.code === 'WRONG_CODE' ? 'code' : 'password';
+          form.querySelector<HTMLInputElement>(`[name=${wrong}]`)?.select();
         }
       },
       [signIn],
@@ -58,6 +71,15 @@ export function SignIn({ signedOut, unreachable }: Props) {
           type="password"
           autoComplete="current-password"
         />
+        {codeWanted && (
+          <Field
+            name="code"
+            label={t('signIn.code')}
+            hint={t('signIn.codeHow')}
+            autoComplete="one-time-code"
+            focused
+          />
+        )}
         <div role="alert" className="min-h-14 pb-2">
           {message && <p className="text-error font-semibold">{message}</p>}
         </div>

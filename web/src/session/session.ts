@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useState } from 'react';
-import { Problem, del, post, put, whenSignedOut, whoIsSignedIn } from '../api/client';
+import { Problem, del, post, put, whenOwed, whenSignedOut, whoIsSignedIn } from '../api/client';
 import type { Me } from '../api/types';
 import { notify } from '../notices/store';
 import { dayAndTime, setOfficeZone } from '../words/time';
@@ -56,6 +56,8 @@ export function useSession() {
     [queries],
   );
 
+  useEffect(() => whenOwed(() => void queries.invalidateQueries({ queryKey: KEY })), [queries]);
+
   return {
     me: data ?? null,
     loading: isPending && !error,
@@ -68,8 +70,9 @@ export function useSession() {
 export function useSessionActions() {
   const queries = useQueryClient();
   return {
-    async signIn(name: string, password: string) {
-      const me = await post<Me>('/api/session', { name, password });
+    /** @param code besides the password, when it was asked for */
+    async signIn(name: string, password: string, code?: string) {
+      const me = await post<Me>('/api/session', { name, password, code });
       become(queries, me);
       if (me.tried) {
         const { times, last, place } = me.tried;
@@ -84,6 +87,8 @@ export function useSessionActions() {
       await put('/api/session/password', { present, next });
       queries.setQueryData<Me>(KEY, (me) => me && { ...me, mustChangePassword: false });
     },
+    /** What had to be set up is. */
+    factorAdded: () => queries.setQueryData<Me>(KEY, (me) => me && { ...me, mustAddFactor: false }),
     async tipsSeen(seen: boolean) {
       queries.setQueryData<Me>(KEY, (me) => me && { ...me, tipsSeen: seen });
       await put('/api/session/tips', { seen });

@@ -34,6 +34,10 @@ const SignInsDialog = lazy(() =>
   import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
 );
 
+const SecondFactorDialog = lazy(() =>
+  import('../session/SecondFactorDialog').then((it) => ({ default: it.SecondFactorDialog })),
+);
+
 const QueuesDialog = lazy(() =>
   import('../queues/QueuesDialog').then((it) => ({ default: it.QueuesDialog })),
 );
@@ -193,6 +197,7 @@ function PersonChip({ onKeys, onStatus, onPart }: Props) {
         {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
         {dialog === 'slots' && <SlotsDialog onClose={() => setDialog('')} />}
         {dialog === 'queues' && <QueuesDialog onClose={() => setDialog('')} />}
+        {dialog === 'secondFactor' && <SecondFactorDialog onClose={() => setDialog('')} />}
         {dialog === 'signIns' && <SignInsDialog onClose={() => setDialog('')} />}
         {dialog === 'preferences' && <PreferencesDialog onClose={() => setDialog('')} />}
       </Suspense>

@@ -16,6 +16,7 @@ export type Sheet =
   | 'preferences'
   | 'queues'
   | 'recording'
+  | 'secondFactor'
   | 'signIns'
   | 'slots';
 
@@ -84,6 +85,7 @@ export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props
         {me.standIns && <Opens view={OUTSIDE} onClose={onClose} />}
         {item('me.keys', onKeys, '?')}
         {sheet('password')}
+        {sheet('secondFactor')}
         {sheet('signIns')}
       </ul>
       <label className="flex items-center justify-between gap-3 px-3 py-2">

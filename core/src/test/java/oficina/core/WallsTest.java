@@ -30,6 +30,7 @@ class WallsTest {
               "java.text",
               "java.time..",
               "java.util..",
+              "javax.crypto..",
               "javax.sound.sampled",
               "org.jspecify.annotations",
               "com.google.i18n.phonenumbers..",

@@ -177,6 +177,29 @@ class OfficeTest {
   }
 
   @Test
+  void what_is_known_of_a_number_is_erased_and_what_is_kept_is_tried_beforehand() {
+    Desk mirela = browsers.of("mirela");
+    mirela.dial("07700 900977");
+    mirela.button("End").click();
+    mirela.hasNoCalls();
+    mirela.press("=");
+    Locator keeping = region(mirela, "How long things are kept");
+    keeping.getByLabel("Voicemail").fill("3650");
+    assertThat(keeping).containsText("0 would go tonight");
+
+    Locator known = region(mirela, "What is known of somebody");
+    known.getByLabel("Number outside, or name of a contact").fill("07700 900977");
+    button(known, "Look").click();
+    assertThat(known).containsText("Entries in histories1");
+    button(known, "Erase all of it").click();
+    button(known, "Erase for good: it cannot be brought back").click();
+    assertThat(known).containsText("Erased of 07700 900977");
+    assertThat(known).containsText("Save the protocol");
+    mirela.open("History");
+    assertThat(mirela.page.getByText("07700 900977")).hasCount(0);
+  }
+
+  @Test
   void whoever_counts_on_somebody_is_named_before_they_leave() {
     Desk mirela = browsers.of("mirela");
     mirela.press("=");

@@ -25,7 +25,12 @@ import tools.jackson.databind.json.JsonMapper;
 @ExtendWith(TestServer.class)
 class PermissionsOverHttpTest {
   private static final Set<String> FOR_EVERYBODY =
-      Set.of("GET /api/session", "POST /api/session", "DELETE /api/session");
+      Set.of(
+          "GET /api/session",
+          "POST /api/session",
+          "DELETE /api/session",
+          "POST /api/session/link",
+          "POST /api/session/link/password");
   private static final Set<String> FOR_ADMINISTRATORS =
       Set.of(
           "POST /api/office/people",
@@ -39,6 +44,11 @@ class PermissionsOverHttpTest {
           "GET /api/office/lines",
           "POST /api/office/lines",
           "PUT /api/office/lines/{id}",
+          "POST /api/office/people/{id}/link",
+          "GET /api/office/people/{id}/second-factor",
+          "DELETE /api/office/people/{id}/second-factor",
+          "GET /api/office/second-factor",
+          "PUT /api/office/second-factor",
           "GET /api/office/personal",
           "GET /api/office/personal/file",
           "GET /api/office/personal/former",

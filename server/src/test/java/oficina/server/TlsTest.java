@@ -103,7 +103,8 @@ class TlsTest {
       HttpResponse<String> signedIn = send(http, signIn(authority, token(asked)));
       assertThat(signedIn.statusCode()).isEqualTo(200);
       assertThat(signedIn.headers().allValues("set-cookie"))
-          .anyMatch(each -> each.startsWith("oficina-sign-in=") && each.contains("Secure"));
+          .allMatch(each -> each.startsWith("__Host-"))
+          .anyMatch(each -> each.startsWith("__Host-oficina-sign-in=") && each.contains("Secure"));
       assertThat(firstPush(http, authority)).contains("\"topic\":\"PEOPLE\"");
       assertThat(send(HttpClient.newHttpClient(), URI.create(server.address() + "/")).statusCode())
           .as("without TLS")
@@ -126,7 +127,7 @@ class TlsTest {
   private static String token(HttpResponse<String> answer) {
     List<String> cookies = answer.headers().allValues("set-cookie");
     String token =
-        cookies.stream().filter(each -> each.startsWith("XSRF")).findFirst().orElseThrow();
+        cookies.stream().filter(each -> each.startsWith("__Host-XSRF")).findFirst().orElseThrow();
     return token.substring(token.indexOf('=') + 1, token.indexOf(';'));
   }
 

@@ -15,6 +15,7 @@ class PagesController {
     "/contacts",
     "/queues",
     "/office",
+    "/new-password",
     "/rules",
     "/outside",
     "/phone",

@@ -2,7 +2,7 @@ package oficina.server.blocks;
 
 import java.time.Instant;
 import oficina.core.office.Settings.Kept;
-import oficina.server.retention.RowsEndStore;
+import oficina.server.ending.RowsEndStore;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

@@ -3,7 +3,7 @@ package oficina.server.figures;
 import java.time.Instant;
 import oficina.core.office.Settings.Kept;
 import oficina.server.database.Times;
-import oficina.server.retention.Ending;
+import oficina.server.ending.Ending;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

@@ -6,7 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import oficina.core.office.Settings.Kept;
 import oficina.server.database.Times;
-import oficina.server.retention.Ending;
+import oficina.server.ending.Ending;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionTemplate;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import oficina.core.office.Settings.Kept;
 import oficina.server.database.Times;
-import oficina.server.retention.Ending;
+import oficina.server.ending.Ending;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

@@ -15,7 +15,7 @@ import oficina.core.ledger.Seal;
 import oficina.core.office.Settings.Kept;
 import oficina.core.people.PersonId;
 import oficina.server.database.Times;
-import oficina.server.retention.Ending;
+import oficina.server.ending.Ending;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import oficina.core.passwords.PasswordRules;
 import oficina.core.passwords.PasswordRules.Weakness;
 import oficina.server.passwords.EmployeeStore.Account;
@@ -43,6 +44,9 @@ public class Passwords {
   /** The code with which a wrong name or password is refused. */
   public static final String WRONG = "WRONG_PASSWORD";
 
+  /** The same of a code that is shown besides. */
+  public static final String WRONG_CODE = "WRONG_CODE";
+
   /**
    * Where a password was typed.
    *
@@ -80,6 +84,23 @@ public class Passwords {
     } catch (WrongPasswordException e) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "WRONG_PRESENT_PASSWORD");
     }
+  }
+
+  /**
+   * Makes sure of a code that somebody shows besides their password; whoever guesses is slowed down
+   * apart from those.
+   *
+   * @param right whether it is theirs, asked once
+   * @throws Problem when it is not, or it was tried too often
+   */
+  public void checkCode(Employee me, From from, BooleanSupplier right) {
+    Tried tried = new Tried("code p" + me.id().value(), from.origin(), null);
+    refuseIfToWait(slowDown.wait(tried));
+    if (!right.getAsBoolean()) {
+      slowDown.failed(tried);
+      throw new Problem(HttpStatus.UNAUTHORIZED, WRONG_CODE);
+    }
+    slowDown.succeeded(tried);
   }
 
   private static final class WrongPasswordException extends Problem {

@@ -41,8 +41,16 @@ public final class Tokens {
     }
   }
 
+  /**
+   * By TLS a cookie is bound to this host alone, whatever other hosts of its domain set (RFC
+   * 6265bis).
+   */
+  public static String named(HttpServletRequest request, String name) {
+    return request.isSecure() ? "__Host-" + name : name;
+  }
+
   public static @Nullable String read(HttpServletRequest request, String name) {
-    Cookie cookie = WebUtils.getCookie(request, name);
+    Cookie cookie = WebUtils.getCookie(request, named(request, name));
     return cookie == null || cookie.getValue().isEmpty() ? null : cookie.getValue();
   }
 
@@ -55,7 +63,7 @@ public final class Tokens {
       Duration lives) {
     response.addHeader(
         HttpHeaders.SET_COOKIE,
-        ResponseCookie.from(name, value)
+        ResponseCookie.from(named(request, name), value)
             .path("/")
             .httpOnly(true)
             .secure(request.isSecure())

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import oficina.core.contacts.ContactId;
+import oficina.core.contacts.Contact;
 import oficina.core.people.PersonId;
 import oficina.server.contacts.Contacts;
 import oficina.server.keeping.SoundStore;
@@ -140,11 +140,15 @@ class PersonalData {
     return all;
   }
 
-  /** The numbers of a contact that this person may know of. */
-  List<String> numbersOf(long contact, PersonId viewer) {
-    return contacts.wanted(new ContactId(contact).value(), viewer).card().numbers().stream()
-        .map(each -> each.number().e164())
-        .toList();
+  /** Whoever a contact is that this person may know of. */
+  Whom contact(long id, PersonId viewer) {
+    Contact.Card card = contacts.wanted(id, viewer).card();
+    return new Whom(
+        card.numbers().stream().map(each -> each.number().e164()).toList(),
+        List.of(id),
+        null,
+        card.title(),
+        "everything of contact " + id);
   }
 
   String nameOf(@Nullable PersonId person) {

@@ -134,9 +134,7 @@ class PersonalDataController {
           List.of(), List.of(), former, data.nameOf(former), "everything of person " + person);
     }
     if (contact != null) {
-      List<String> numbers = data.numbersOf(contact, me.id());
-      String shown = String.join(", ", numbers);
-      return new Whom(numbers, List.of(contact), null, shown, "everything of contact " + contact);
+      return data.contact(contact, me.id());
     }
     PhoneNumber typed = DialPlan.publicNumber(office.region(), number);
     if (typed == null) {

@@ -1,7 +1,7 @@
 package oficina.server.recordings;
 
 import oficina.core.office.Settings.Kept;
-import oficina.server.retention.RowsEndStore;
+import oficina.server.ending.RowsEndStore;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

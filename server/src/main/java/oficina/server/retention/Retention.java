@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import oficina.core.office.Settings.Keeping;
 import oficina.core.office.Settings.Kept;
+import oficina.server.ending.Ending;
 import oficina.server.office.OfficeData;
 import oficina.server.threads.Hourly;
 import oficina.server.time.MovableClock;

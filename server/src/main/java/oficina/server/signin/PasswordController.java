@@ -11,6 +11,7 @@ import oficina.core.ledger.Entry.Kind;
 import oficina.core.people.Person;
 import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
+import oficina.server.passwords.BrowserCookie;
 import oficina.server.passwords.Employee;
 import oficina.server.passwords.EmployeeStore;
 import oficina.server.passwords.Passwords;
@@ -62,7 +63,7 @@ class PasswordController {
       Authentication signedIn,
       HttpServletRequest request,
       HttpServletResponse response) {
-    Passwords.From from = cookies.from(request);
+    Passwords.From from = BrowserCookie.from(request);
     passwords.checkPresent(me, change.present(), from);
     Person person = office.person(me.id());
     employees.password(

@@ -6,6 +6,7 @@ import oficina.server.passwords.Passwords;
 import oficina.server.problems.AnswerHeaders;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
+import oficina.server.secondfactor.SecondFactors;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -19,7 +20,6 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.NullSecurityContextRepository;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
@@ -36,9 +36,7 @@ class SecurityConfig {
 
   @Bean
   CsrfTokenRepository csrfTokens() {
-    CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
-    tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
-    return tokens;
+    return new CsrfCookies();
   }
 
   /** Nobody is let in but by {@link Passwords}; without this a user would be made up. */
@@ -62,9 +60,11 @@ class SecurityConfig {
       SignIns signIns,
       RequestLimits limits,
       CsrfTokenRepository csrfTokens,
-      Problems problems) {
+      Problems problems,
+      SecondFactors factors) {
     http.addFilterBefore(
-            new SignInFilter(signIns, limits, problems), AnonymousAuthenticationFilter.class)
+            new SignInFilter(signIns, limits, problems, factors),
+            AnonymousAuthenticationFilter.class)
         // A sign-in is ours to keep. With a session policy of its own, Spring Security would take
         // each request for a new sign-in and renew the token against forged requests with it: of
         // two requests at once, one would come with the token of before.
@@ -84,6 +84,8 @@ class SecurityConfig {
                 requests
                     .requestMatchers(
                         "/api/session",
+                        "/api/session/link",
+                        "/api/session/link/password", // nobody is signed in there
                         "/api/health",
                         "/api/health/**",
                         "/api/description",

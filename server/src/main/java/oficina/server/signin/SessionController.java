@@ -8,12 +8,14 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
 import oficina.core.people.Person;
 import oficina.server.OficinaProperties;
 import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
+import oficina.server.passwords.BrowserCookie;
 import oficina.server.passwords.BrowserStore;
 import oficina.server.passwords.Employee;
 import oficina.server.passwords.EmployeeStore;
@@ -21,6 +23,7 @@ import oficina.server.passwords.KnownBrowsers;
 import oficina.server.passwords.Passwords;
 import oficina.server.passwords.Tokens;
 import oficina.server.problems.Problem;
+import oficina.server.secondfactor.SecondFactors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -47,6 +50,7 @@ class SessionController {
   private final OfficeData office;
   private final OficinaProperties properties;
   private final OfficeLog log;
+  private final SecondFactors factors;
 
   SessionController(
       SignIns signIns,
@@ -56,7 +60,8 @@ class SessionController {
       EmployeeStore employees,
       OfficeData office,
       OficinaProperties properties,
-      OfficeLog log) {
+      OfficeLog log,
+      SecondFactors factors) {
     this.signIns = signIns;
     this.cookies = cookies;
     this.passwords = passwords;
@@ -65,15 +70,20 @@ class SessionController {
     this.office = office;
     this.properties = properties;
     this.log = log;
+    this.factors = factors;
   }
 
   /**
    * Who signs in.
    *
    * @param name sign-in name or extension
+   * @param code besides the password, for whoever has a second factor; absent as long as it is not
+   *     asked for
    */
   record NameAndPassword(
-      @NotBlank @Size(max = 60) String name, @NotBlank @Size(max = 200) String password) {}
+      @NotBlank @Size(max = 60) String name,
+      @NotBlank @Size(max = 200) String password,
+      @Schema(nullable = true) @Nullable @Size(max = 40) String code) {}
 
   record Tips(boolean seen) {}
 
@@ -82,6 +92,7 @@ class SessionController {
    *
    * @param zone of the office's clocks, as in the IANA database
    * @param mustChangePassword whether nothing else can be done before a password is chosen
+   * @param mustAddFactor whether nothing else can be done before a second factor is set up
    * @param tried wrong passwords tried since the last sign-in in other browsers; only told once, on
    *     signing in
    */
@@ -95,6 +106,7 @@ class SessionController {
       String office,
       String zone,
       boolean mustChangePassword,
+      boolean mustAddFactor,
       boolean tipsSeen,
       boolean standIns,
       @Schema(nullable = true) BrowserStore.@Nullable Failed tried) {}
@@ -120,6 +132,7 @@ class SessionController {
         office.now().identity().name(),
         office.now().identity().zone().getId(),
         me.mustChangePassword(),
+        factors.isOwedBy(me),
         employees.tipsSeen(me.id()),
         properties.standIns(),
         tried);
@@ -131,8 +144,8 @@ class SessionController {
       @Valid @RequestBody NameAndPassword who,
       HttpServletRequest request,
       HttpServletResponse response) {
-    Passwords.From from = cookies.fromKnown(request, response);
-    Employee me = checked(who.name().strip(), who.password(), from);
+    Passwords.From from = BrowserCookie.fromKnown(request, response);
+    Employee me = checked(who, from);
     log.write(me, List.of(Deed.of(Kind.SIGNED_IN, me.signInName())));
     endHere(request);
     String agent = Objects.requireNonNullElse(request.getHeader(HttpHeaders.USER_AGENT), "");
@@ -140,11 +153,14 @@ class SessionController {
     return view(me, browsers.signedIn(me.id(), from.browserHash()));
   }
 
-  private Employee checked(String name, String password, Passwords.From from) {
+  private Employee checked(NameAndPassword who, Passwords.From from) {
+    String name = who.name().strip();
     try {
-      return passwords.check(name, password, from);
+      Employee me = passwords.check(name, who.password(), from);
+      factors.check(me, who.code(), from);
+      return me;
     } catch (Problem refused) {
-      if (refused.code().equals(Passwords.WRONG)) {
+      if (Set.of(Passwords.WRONG, Passwords.WRONG_CODE).contains(refused.code())) {
         // What was typed may be a password in the wrong field: only names of the office are kept.
         log.write(Deed.of(Kind.SIGN_IN_FAILED, employees.signInName(name).orElse("")));
       }

@@ -10,6 +10,7 @@ import oficina.server.door.RequestLimits;
 import oficina.server.passwords.Tokens;
 import oficina.server.problems.Problem;
 import oficina.server.problems.Problems;
+import oficina.server.secondfactor.SecondFactors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.AuthorityUtils;
@@ -18,8 +19,8 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Finds out who is asking, counts their requests, and lets whoever has to choose a password do
- * nothing before.
+ * Finds out who is asking, counts their requests, and lets whoever has to choose a password or to
+ * set up a second factor do nothing before.
  */
 class SignInFilter extends OncePerRequestFilter {
   static final String COOKIE = "oficina-sign-in";
@@ -27,12 +28,14 @@ class SignInFilter extends OncePerRequestFilter {
   private final SignIns signIns;
   private final RequestLimits limits;
   private final Problems problems;
+  private final SecondFactors factors;
   private final Tarpit tarpit;
 
-  SignInFilter(SignIns signIns, RequestLimits limits, Problems problems) {
+  SignInFilter(SignIns signIns, RequestLimits limits, Problems problems, SecondFactors factors) {
     this.signIns = signIns;
     this.limits = limits;
     this.problems = problems;
+    this.factors = factors;
     this.tarpit = new Tarpit(problems);
   }
 
@@ -62,9 +65,12 @@ class SignInFilter extends OncePerRequestFilter {
             });
   }
 
-  private static void admit(SignIn signIn, HttpServletRequest request) {
+  private void admit(SignIn signIn, HttpServletRequest request) {
     if (signIn.employee().mustChangePassword() && !isAboutSignIn(request)) {
       throw new Problem(HttpStatus.FORBIDDEN, "PASSWORD_MUST_CHANGE");
+    }
+    if (factors.isOwedBy(signIn.employee()) && !isAboutSignIn(request)) {
+      throw new Problem(HttpStatus.FORBIDDEN, "SECOND_FACTOR_MUST_BE_SET_UP");
     }
     UsernamePasswordAuthenticationToken signedIn =
         UsernamePasswordAuthenticationToken.authenticated(

@@ -1,4 +1,4 @@
-package oficina.server.retention;
+package oficina.server.ending;
 
 import java.time.Instant;
 import oficina.core.office.Settings.Kept;

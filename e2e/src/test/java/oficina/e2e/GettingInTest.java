@@ -1,0 +1,131 @@
+package oficina.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.ByteArrayOutputStream;
+import java.time.Duration;
+import oficina.core.passwords.OneTimeCode;
+import oficina.server.TestServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Getting in with a code besides the password, and with a new password by a link. */
+@ExtendWith(TestServer.class)
+class GettingInTest {
+  private static final String PASSWORD = "harbour-light";
+  private static final String ANOTHER = "oilskins behind the door";
+  private static final String BASE32 = "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567";
+
+  @RegisterExtension final Browsers browsers = new Browsers();
+
+  /** As a program on a telephone takes in what is typed into it. */
+  private static byte[] secret(String typed) {
+    ByteArrayOutputStream secret = new ByteArrayOutputStream();
+    int bits = 0;
+    int held = 0;
+    for (char each : typed.replaceAll("\\s", "").toCharArray()) {
+      held = held << 5 | BASE32.indexOf(each);
+      bits += 5;
+      if (bits >= 8) {
+        bits -= 8;
+        secret.write(held >> bits);
+        held &= (1 << bits) - 1;
+      }
+    }
+    return secret.toByteArray();
+  }
+
+  /** What that program shows after the present code has gone. */
+  private static String nextCode(byte[] secret) {
+    TestServer.get().clock().advance(Duration.ofSeconds(30));
+    return OneTimeCode.at(secret, TestServer.get().clock().instant());
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @Test
+  void with_a_second_factor_the_password_alone_lets_nobody_in() {
+    Desk kirsi = browsers.of("kirsi");
+    Page page = kirsi.page;
+    kirsi.openMenu("Kirsi");
+    page.getByText("Second factor").click();
+    page.getByLabel("Your password, once more").fill(PASSWORD);
+    button(page, "Begin").click();
+    assertThat(
+            page.getByRole(
+                AriaRole.IMG,
+                new Page.GetByRoleOptions().setName("What the program on your mobile reads")))
+        .isVisible();
+    byte[] secret = secret(page.locator("span.break-all").innerText());
+    page.getByLabel("The code it shows").fill("000000");
+    button(page, "That is my code").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("That is not the code.");
+    page.getByLabel("The code it shows").fill(nextCode(secret));
+    button(page, "That is my code").click();
+    assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.LISTITEM)).hasCount(10);
+    String onPaper =
+        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.LISTITEM).first().innerText();
+    button(page, "I have them").click();
+
+    Page elsewhere = browsers.stranger();
+    Desk desk = new Desk(elsewhere);
+    desk.signIn("kirsi", PASSWORD);
+    elsewhere.getByLabel("Code").fill(nextCode(secret));
+    elsewhere.keyboard().press("Enter");
+    assertThat(desk.dialField()).isVisible();
+    Page third = browsers.stranger();
+    desk = new Desk(third);
+    desk.signIn("kirsi", PASSWORD);
+    third.getByLabel("Code").fill(onPaper);
+    third.keyboard().press("Enter");
+    assertThat(desk.dialField()).isVisible();
+
+    kirsi.openMenu("Kirsi");
+    page.getByText("Second factor").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("9 of the codes on paper are left.");
+    page.getByLabel("Your password, once more").fill(PASSWORD);
+    button(page, "Do without").click();
+    assertThat(page.getByRole(AriaRole.DIALOG))
+        .containsText("You sign in with your password alone.");
+  }
+
+  @Test
+  void a_link_lets_whoever_has_forgotten_their_password_choose_another() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    mirela.page.getByLabel("Find in the register").fill("yusuf");
+    button(mirela.page, "Change Yusuf Penhallow").click();
+    button(mirela.page, "Link for a new password").click();
+    String link =
+        mirela
+            .page
+            .getByRole(
+                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Link for a new password"))
+            .inputValue();
+
+    choose(link, ANOTHER);
+    Page used = browsers.stranger();
+    used.navigate(link);
+    assertThat(used.getByText("This link was used already")).isVisible();
+  }
+
+  private void choose(String link, String password) {
+    Page page = browsers.stranger();
+    page.navigate(link);
+    page.getByLabel("New password", new Page.GetByLabelOptions().setExact(true)).fill(password);
+    page.getByLabel("New password again").fill(password);
+    button(page, "Change password").click();
+    assertThat(page.getByText("Your password is changed.")).isVisible();
+    page.getByText("To sign in").click();
+    Desk yusuf = new Desk(page);
+    yusuf.signIn("yusuf", password);
+    assertThat(yusuf.dialField()).isVisible();
+  }
+}
