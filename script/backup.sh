@@ -7,6 +7,10 @@ BACKUP_PARTS=(about files.tar.zst database.sql.zst)
 
 # The highest number of a change to the database that this version knows.
 schema() {
+  if [ -n "$INSTALLED" ]; then
+    cat schema
+    return
+  fi
   find server/src/main/resources/db/migration -name 'V*.sql' -printf '%f\n' | sed 's/^V\([0-9]*\)__.*/\1/' | sort -n | tail -n 1
 }
 
@@ -33,10 +37,10 @@ gather() { # folder : all parts of a backup, while calls go on
     tar -C "$1/files" -xf -
   tar -C "$1/files" -cf - . | zstd -q -T0 -o "$1/files.tar.zst"
   rm -rf "$1/files"
-  as_oficina mariadb-dump --single-transaction --quick --hex-blob --no-tablespaces --triggers oficina |
+  as_oficina mariadb-dump --single-transaction --quick --hex-blob --no-tablespaces --triggers "$DB_NAME" |
     nice zstd -q -T0 -o "$1/database.sql.zst"
   printf 'oficina backup\nschema %s\nmade %s\n' \
-    "$(as_oficina mariadb oficina -BNe 'select max(cast(version as unsigned)) from flyway_schema_history')" \
+    "$(as_oficina mariadb "$DB_NAME" -BNe 'select max(cast(version as unsigned)) from flyway_schema_history')" \
     "$(date -u +%FT%TZ)" >"$1/about"
   (cd "$1" && sha256sum "${BACKUP_PARTS[@]}" >sums)
 }
@@ -80,7 +84,7 @@ backup() { # file, passphrase file or nothing
   [ ! -e "$file" ] || fail "$file is there already. Choose another name."
   [ -d "$(dirname "$file")" ] || fail "there is no folder $(dirname "$file"). Make it first."
   check_passphrase_file "$secret"
-  database_answers || fail "the database does not answer. './oficina start' starts it."
+  database_answers || fail "the database does not answer. '$ME start' starts it."
   work=$(umask 077 && mktemp -d "$(dirname "$file")/.oficina-backup.XXXXXX")
   # shellcheck disable=SC2064
   trap "rm -rf '$work'" EXIT
@@ -141,7 +145,9 @@ restore() { # file, passphrase file or nothing, "yes" or nothing
   local file=$1 secret=${2:-} answer=${3:-} work
   [ -r "$file" ] || fail "there is no $file that could be read"
   check_passphrase_file "$secret"
-  ! alive server && ! alive database || fail "it is running: './oficina stop' first. Nothing has been changed."
+  [ -z "$DB_ELSEWHERE" ] ||
+    fail "the database of this office is elsewhere ($DB_HOST). docs/operations.md says how a backup is put back there. Nothing has been changed."
+  ! alive server && ! alive database || fail "it is running: '$ME stop' first. Nothing has been changed."
   if [ -d "$DATA" ] && [ "$answer" != yes ]; then
     say "There is an office here already. It is put aside, not deleted."
     read -rp "Put what is in $file in its place? Type yes: " answer || true
@@ -160,7 +166,7 @@ restore() { # file, passphrase file or nothing, "yes" or nothing
   mv "$work/home" "$HOME_DIR/restored"
   echo "$HOME_DIR/before-restore-$(date +%F-%H%M%S)" >"$HOME_DIR/restored/whole"
   take_place
-  say "Restored as it was at $(sed -n 's/^made //p' "$work/about"). './oficina start' starts it."
+  say "Restored as it was at $(sed -n 's/^made //p' "$work/about"). '$ME start' starts it."
 }
 
 # Reads all of it and starts a server on it, in a place of its own.
@@ -217,7 +223,7 @@ backup_command() { # of ./oficina backup ... and ./oficina restore ...
       --passphrase-file) secret=${2:-} && shift ;;
       --check) [ "$what" = backup ] && what=check_backup ;;
       --yes) answer=yes ;;
-      -*) fail "there is no $1 here. './oficina help' says what there is." ;;
+      -*) fail "there is no $1 here. '$ME help' says what there is." ;;
       *) file=$1 ;;
     esac
     shift

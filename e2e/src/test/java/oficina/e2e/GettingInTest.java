@@ -80,6 +80,7 @@ class GettingInTest {
     elsewhere.getByLabel("Code").fill(nextCode(secret));
     elsewhere.keyboard().press("Enter");
     assertThat(desk.dialField()).isVisible();
+    elsewhere.context().close();
     Page third = browsers.stranger();
     desk = new Desk(third);
     desk.signIn("kirsi", PASSWORD);
@@ -127,5 +128,6 @@ class GettingInTest {
     Desk yusuf = new Desk(page);
     yusuf.signIn("yusuf", password);
     assertThat(yusuf.dialField()).isVisible();
+    page.context().close();
   }
 }

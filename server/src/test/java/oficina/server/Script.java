@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 
 /** A copy of {@code ./oficina} in a folder of its own, for its functions to be used there. */
@@ -17,7 +18,9 @@ final class Script {
     this.home = home;
     Files.copy(Path.of("../oficina"), home.resolve("oficina"));
     Files.createDirectories(home.resolve("script"));
-    Files.copy(Path.of("../script/backup.sh"), home.resolve("script/backup.sh"));
+    for (String part : List.of("script/backup.sh", "script/package.sh")) {
+      Files.copy(Path.of("..", part), home.resolve(part));
+    }
     Files.createDirectories(home.resolve(".oficina/run"));
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();

@@ -35,9 +35,8 @@ class OfficeLogStore implements Ending {
   }
 
   /** That of an office whose server need not run. */
-  static OfficeLogStore of(String url, String password) {
-    return new OfficeLogStore(
-        new JdbcTemplate(new DriverManagerDataSource(url, "oficina", password)));
+  static OfficeLogStore of(String url, String user, String password) {
+    return new OfficeLogStore(new JdbcTemplate(new DriverManagerDataSource(url, user, password)));
   }
 
   private record Last(long number, String seal) {}

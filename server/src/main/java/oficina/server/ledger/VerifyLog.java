@@ -11,11 +11,11 @@ public final class VerifyLog {
   private VerifyLog() {}
 
   /**
-   * @param args the address of the database; the password of its user is in OFICINA_DB_PASSWORD
+   * @param args the address of the database, and its user, whose password is in OFICINA_DB_PASSWORD
    */
   public static void main(String[] args) {
     String password = System.getenv().getOrDefault("OFICINA_DB_PASSWORD", "");
-    System.exit(verify(OfficeLogStore.of(args[0], password), System.out) ? 0 : 1);
+    System.exit(verify(OfficeLogStore.of(args[0], args[1], password), System.out) ? 0 : 1);
   }
 
   static boolean verify(OfficeLogStore store, PrintStream out) {

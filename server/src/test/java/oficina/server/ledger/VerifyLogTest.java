@@ -70,7 +70,7 @@ class VerifyLogTest {
   void lines_go_when_they_were_kept_long_enough_and_not_before_and_the_rest_is_still_verified() {
     try (TestDatabase database = new TestDatabase()) {
       String url = "jdbc:mariadb://127.0.0.1:" + database.port() + "/oficina?timezone=UTC";
-      OfficeLogStore store = OfficeLogStore.of(url, "");
+      OfficeLogStore store = OfficeLogStore.of(url, "oficina", "");
       written(store, 40, "one", "two", "three");
       written(store, 2, "four", "five");
       Instant before = Instant.now().minus(Duration.ofDays(30));
