@@ -347,7 +347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["one"];
         put: operations["change_1"];
         post?: never;
         delete: operations["leave_1"];
@@ -619,7 +619,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one"];
+        get: operations["one_1"];
         put: operations["change_6"];
         post?: never;
         delete: operations["remove_3"];
@@ -3442,6 +3442,8 @@ export interface components {
             /** Format: int64 */
             id: number;
             line: components["schemas"]["LineBody"];
+            /** Format: int32 */
+            version: number;
         };
         LineUseView: {
             /** Format: int64 */
@@ -3731,6 +3733,8 @@ export interface components {
         };
         OfficeRegister: {
             identity: components["schemas"]["OfficeIdentity"];
+            /** Format: int32 */
+            version: number;
             missing: ("NAME" | "MAIN_NUMBER" | "PEOPLE" | "LINES" | "MAIN_NUMBER_RINGS_NOBODY" | "FRONT_DESK" | "SLOTS" | "VOICEMAIL")[];
             regions: string[];
             zones: string[];
@@ -3852,6 +3856,8 @@ export interface components {
             /** Format: int64 */
             id: number;
             person: components["schemas"]["PersonBody"];
+            /** Format: int32 */
+            version: number;
         };
         PersonView: {
             /** Format: int64 */
@@ -5604,9 +5610,33 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    one: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonRow"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: {
+                version?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -5758,7 +5788,9 @@ export interface operations {
     };
     change_2: {
         parameters: {
-            query?: never;
+            query?: {
+                version?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -5844,7 +5876,9 @@ export interface operations {
     };
     change_4: {
         parameters: {
-            query?: never;
+            query?: {
+                version?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6142,7 +6176,7 @@ export interface operations {
             };
         };
     };
-    one: {
+    one_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,32 +1,44 @@
-import type { FormEvent } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { put } from '../api/client';
 import type { OfficeRegister } from '../api/types';
 import { Field } from './Field';
 import { FormFoot, Section } from './Section';
+import { keepUnlessChanged, takeOver } from './meanwhile';
 import { useChange, useLineRegister } from './office';
 
 interface Props {
   register: OfficeRegister;
-  /** Whether it was kept and not touched since; known above, as it is drawn anew with what was kept. */
-  kept: boolean;
-  onKept: (is: boolean) => void;
 }
 
 /** What the office is called, where it is, and by which numbers it is reached. */
-export function Identity({ register, kept, onKept }: Props) {
+export function Identity({ register }: Props) {
   const { t, i18n } = useTranslation();
-  const { identity } = register;
+  /** Whether it was kept and not touched since. */
+  const [kept, setKept] = useState(false);
+  const [identity] = useState(register.identity);
+  const basis = useRef(register);
+  const form = useRef<HTMLFormElement>(null);
+  const queries = useQueryClient();
   const lines = useLineRegister();
-  const { change, error, busy } = useChange(() => onKept(true));
+  const { change, error, busy } = useChange(() => setKept(true));
   const countries = new Intl.DisplayNames([i18n.language || 'en'], { type: 'region' });
+
+  // What somebody else changes comes in where nothing was typed.
+  useEffect(() => {
+    if (form.current) {
+      takeOver(form.current, basis.current.identity, register.identity);
+    }
+    basis.current = register;
+  }, [register]);
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = new FormData(event.currentTarget);
     const text = (name: string) => String(typed.get(name) ?? '').trim();
-    void change(() =>
-      put('/api/office/identity', {
+    const keep = () =>
+      put(`/api/office/identity?version=${basis.current.version}`, {
         name: text('name'),
         region: text('region'),
         zone: text('zone'),
@@ -36,13 +48,17 @@ export function Identity({ register, kept, onKept }: Props) {
         frontDesk: text('frontDesk') ? Number(text('frontDesk')) : undefined,
         voicemailExtension: text('voicemailExtension'),
         voicemailNumber: text('voicemailNumber'),
-      }),
+      });
+    void change(() =>
+      keepUnlessChanged(keep, () =>
+        queries.invalidateQueries({ queryKey: ['office', 'identity'] }),
+      ),
     );
   }
 
   return (
     <Section id="identity" title={t('office.identity')} about={t('office.identityAbout')}>
-      <form onSubmit={submit} onChange={() => kept && onKept(false)}>
+      <form ref={form} onSubmit={submit} onChange={() => kept && setKept(false)}>
         <div className="grid gap-x-4 gap-y-2 sm:grid-cols-3">
           <Field label={t('office.name')} name="name" value={identity.name} required />
           <label className="flex flex-col">
@@ -100,7 +116,7 @@ export function Identity({ register, kept, onKept }: Props) {
             <select
               name="frontDesk"
               key={lines?.length}
-              defaultValue={identity.frontDesk ?? ''}
+              defaultValue={register.identity.frontDesk ?? ''}
               className="select bg-base-100 mt-0.5 w-full"
             >
               <option value="">{t('office.nobody')}</option>

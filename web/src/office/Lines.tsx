@@ -1,10 +1,11 @@
 import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { post, put } from '../api/client';
+import { get, post, put } from '../api/client';
 import type { LineBody, LineRow } from '../api/types';
 import { usePeople } from '../people/store';
 import { Field } from './Field';
 import { FormFoot, Section } from './Section';
+import { keepUnlessChanged, takeOver } from './meanwhile';
 import { useChange, useLineRegister } from './office';
 
 const NEW: LineBody = {
@@ -72,11 +73,13 @@ function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void }) {
   const { t } = useTranslation();
   const line = row?.line ?? NEW;
   const [members, setMembers] = useState(line.members);
+  const [basis, setBasis] = useState(row);
   const { change, error, busy } = useChange(onClose);
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
-    const typed = new FormData(event.currentTarget);
+    const form = event.currentTarget;
+    const typed = new FormData(form);
     const text = (name: string) => String(typed.get(name) ?? '').trim();
     const body: LineBody = {
       name: text('name'),
@@ -86,10 +89,23 @@ function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void }) {
       ringSeconds: Number(text('ringSeconds')),
       mailbox: typed.has('mailbox'),
     };
-    void change(() =>
-      row ? put(`/api/office/lines/${row.id}`, body) : post('/api/office/lines', body),
-    );
+    void change(() => (basis ? keep(basis, body, form) : post('/api/office/lines', body)));
   }
+
+  const keep = (before: LineRow, body: LineBody, form: HTMLFormElement) =>
+    keepUnlessChanged(
+      () => put(`/api/office/lines/${before.id}?version=${before.version}`, body),
+      async () => {
+        const now = (await get<LineRow[]>('/api/office/lines')).find(({ id }) => id === before.id);
+        if (now) {
+          takeOver(form, before.line, now.line);
+          if (String(members) === String(before.line.members)) {
+            setMembers(now.line.members);
+          }
+          setBasis(now);
+        }
+      },
+    );
 
   return (
     <form

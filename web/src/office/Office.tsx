@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
 import { useMe } from '../session/session';
@@ -37,19 +36,11 @@ export function Office() {
   const { t } = useTranslation();
   const me = useMe();
   const register = useOffice();
-  const [kept, setKept] = useState(false);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] content-start items-start gap-3 lg:grid-cols-[minmax(0,1fr)_var(--people)] lg:overflow-y-auto">
       <h1 className="sr-only">{t('office.title')}</h1>
       <div className="flex min-w-0 flex-col gap-3">
-        {register && (
-          <Identity
-            key={JSON.stringify(register.identity)}
-            register={register}
-            kept={kept}
-            onKept={setKept}
-          />
-        )}
+        {register && <Identity register={register} />}
         <People />
         <Lines />
         <Slots />

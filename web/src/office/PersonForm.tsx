@@ -1,10 +1,11 @@
 import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { del, post, put } from '../api/client';
+import { del, get, post, put } from '../api/client';
 import type { PeopleRegister, PersonBody } from '../api/types';
 import { useMe } from '../session/session';
 import { Field } from './Field';
 import { GettingIn } from './GettingIn';
+import { keepUnlessChanged, takeOver } from './meanwhile';
 import { FormFoot } from './Section';
 import { useChange, useDependants } from './office';
 
@@ -27,12 +28,14 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
   const me = useMe();
   const { change, error, busy } = useChange(onClose);
   const [leaving, setLeaving] = useState(false);
+  const [basis, setBasis] = useState(row);
   const person = row?.person ?? NEW;
   const self = row?.id === me.id;
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
-    const typed = new FormData(event.currentTarget);
+    const form = event.currentTarget;
+    const typed = new FormData(form);
     const text = (name: string) => String(typed.get(name) ?? '').trim();
     const body: PersonBody = {
       name: text('name'),
@@ -45,13 +48,21 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
       mail: text('mail'),
     };
     void change(async () => {
-      if (!row) {
+      if (!basis) {
         await post('/api/office/people', { person: body, password: typed.get('password') });
         return;
       }
-      await put(`/api/office/people/${row.id}`, body);
+      const path = `/api/office/people/${basis.id}`;
+      await keepUnlessChanged(
+        () => put(`${path}?version=${basis.version}`, body),
+        async () => {
+          const now = await get<PersonRow>(path);
+          takeOver(form, basis.person, now.person);
+          setBasis(now);
+        },
+      );
       if (typed.get('password')) {
-        await put(`/api/office/people/${row.id}/password`, { password: typed.get('password') });
+        await put(`${path}/password`, { password: typed.get('password') });
       }
     });
   }

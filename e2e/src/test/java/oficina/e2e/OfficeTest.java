@@ -13,6 +13,8 @@ import oficina.server.Client;
 import oficina.server.ServerProcess;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** An office is set up by screen, from nothing; and its registers are changed where they stand. */
 class OfficeTest {
@@ -197,6 +199,36 @@ class OfficeTest {
     assertThat(known).containsText("Save the protocol");
     mirela.open("History");
     assertThat(mirela.page.getByText("07700 900977")).hasCount(0);
+  }
+
+  @Test
+  void what_another_administrator_changes_meanwhile_is_seen_and_what_was_typed_stays() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    Locator people = region(mirela, "People");
+    people.getByLabel("Find in the register").fill("yusuf");
+    button(people, "Change Yusuf Penhallow").click();
+    Locator form =
+        people.getByRole(AriaRole.FORM, new Locator.GetByRoleOptions().setName("Yusuf Penhallow"));
+    fill(form, Map.of("Mail", "y.penhallow@fennick-isles.example"));
+    movesToTheSlipway();
+
+    button(form, "Keep").click();
+    assertThat(form).containsText("Somebody else has changed it meanwhile.");
+    assertThat(form.getByLabel("Site")).hasValue("Slipway");
+    assertThat(form.getByLabel("Mail")).hasValue("y.penhallow@fennick-isles.example");
+    button(form, "Keep").click();
+    assertThat(button(people, "Change Yusuf Penhallow")).isVisible();
+    assertThat(people).containsText("Slipway");
+  }
+
+  /** Done by another administrator, in the same moment. */
+  private static void movesToTheSlipway() {
+    try (Client other = Client.signedIn("mirela")) {
+      JsonNode row = other.get("/api/office/people?text=yusuf").done().at("/people/0");
+      ObjectNode person = ((ObjectNode) row.get("person")).put("site", "Slipway");
+      other.put("/api/office/people/" + row.get("id").asLong(), person).done();
+    }
   }
 
   @Test

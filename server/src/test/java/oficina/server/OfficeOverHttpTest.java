@@ -24,7 +24,7 @@ class OfficeOverHttpTest {
     return Map.of("person", person(name, signIn, extension), "password", GIVEN);
   }
 
-  private static Map<String, Object> person(String name, String signIn, String extension) {
+  static Map<String, Object> person(String name, String signIn, String extension) {
     Map<String, Object> person = new HashMap<>();
     person.put("name", name);
     person.put("signInName", signIn);

@@ -35,6 +35,7 @@ class PermissionsOverHttpTest {
       Set.of(
           "POST /api/office/people",
           "GET /api/office/people",
+          "GET /api/office/people/{id}",
           "PUT /api/office/people/{id}",
           "PUT /api/office/people/{id}/password",
           "GET /api/office/people/{id}/dependants",

@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -56,8 +57,12 @@ class LinesController {
       @Min(5) @Max(600) int ringSeconds,
       boolean mailbox) {}
 
-  /** A line of the office. */
-  record LineRow(long id, LineBody line) {}
+  /**
+   * A line of the office.
+   *
+   * @param version is given back by whoever changes it
+   */
+  record LineRow(long id, LineBody line, int version) {}
 
   /** All lines, in the order in which they were made. */
   @GetMapping
@@ -66,15 +71,15 @@ class LinesController {
   }
 
   private LineRow row(Group group) {
-    return new LineRow(
-        group.id().value(),
+    LineBody body =
         new LineBody(
             group.name(),
             group.extension(),
             group.number() == null ? "" : office.region().show(group.number()),
             group.members().stream().map(PersonId::value).toList(),
             (int) group.ringTime().toSeconds(),
-            group.mailbox()));
+            group.mailbox());
+    return new LineRow(group.id().value(), body, Shown.version(body));
   }
 
   record MadeLine(long id) {}
@@ -88,15 +93,31 @@ class LinesController {
     return new MadeLine(id.get());
   }
 
-  /** Change a line; calls in progress go on. */
+  /**
+   * Change a line; calls in progress go on.
+   *
+   * @param version of what was shown before; absent to replace whatever there is
+   */
   @PutMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(@PathVariable long id, @Valid @RequestBody LineBody body) {
+  void change(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable Integer version,
+      @Valid @RequestBody LineBody body) {
     GroupId line = new GroupId(id);
-    if (office.directory().group(line).isEmpty()) {
-      throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_LINE");
-    }
-    office.change(() -> store.change(line, checked(body, new Party.Members(line))));
+    office.change(
+        () -> {
+          Shown.check(version, known(line).line());
+          store.change(line, checked(body, new Party.Members(line)));
+        });
+  }
+
+  private LineRow known(GroupId line) {
+    return office
+        .directory()
+        .group(line)
+        .map(this::row)
+        .orElseThrow(() -> new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_LINE"));
   }
 
   /** Only while nobody else changes the office: of two who want one extension, one gets it. */

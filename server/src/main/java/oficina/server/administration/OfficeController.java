@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -66,42 +67,59 @@ class OfficeController {
   /**
    * The office, and what it has not said yet.
    *
+   * @param version is given back by whoever changes it
    * @param regions countries to choose from
    * @param zones to choose from
    */
   record OfficeRegister(
-      OfficeIdentity identity, List<Missing> missing, List<String> regions, List<String> zones) {}
+      OfficeIdentity identity,
+      int version,
+      List<Missing> missing,
+      List<String> regions,
+      List<String> zones) {}
 
   /** The office as it is now. */
   @GetMapping
   OfficeRegister now() {
+    OfficeIdentity identity = identity();
+    return new OfficeRegister(
+        identity,
+        Shown.version(identity),
+        Missing.of(office.now()),
+        Region.all(),
+        ZoneId.getAvailableZoneIds().stream().filter(zone -> zone.contains("/")).sorted().toList());
+  }
+
+  private OfficeIdentity identity() {
     Office now = office.now();
     Long frontDesk = now.settings().frontDesk() == null ? null : now.settings().frontDesk().value();
     String readOut = now.settings().voicemail().extension();
-    return new OfficeRegister(
-        new OfficeIdentity(
-            now.identity().name(),
-            now.identity().region().code(),
-            now.identity().zone().getId(),
-            shown(now.identity().mainNumber()),
-            now.identity().accessCode(),
-            now.settings().limits().outsideLines(),
-            frontDesk,
-            readOut == null ? "" : readOut,
-            shown(now.settings().voicemail().number())),
-        Missing.of(now),
-        Region.all(),
-        ZoneId.getAvailableZoneIds().stream().filter(zone -> zone.contains("/")).sorted().toList());
+    return new OfficeIdentity(
+        now.identity().name(),
+        now.identity().region().code(),
+        now.identity().zone().getId(),
+        shown(now.identity().mainNumber()),
+        now.identity().accessCode(),
+        now.settings().limits().outsideLines(),
+        frontDesk,
+        readOut == null ? "" : readOut,
+        shown(now.settings().voicemail().number()));
   }
 
   private String shown(@Nullable PhoneNumber number) {
     return number == null ? "" : office.region().show(number);
   }
 
-  /** Change it. */
+  /**
+   * Change it.
+   *
+   * @param version of what was shown before; absent to replace whatever there is
+   */
   @PutMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(@Valid @RequestBody OfficeIdentity body) {
+  void change(
+      @RequestParam(required = false) @Nullable Integer version,
+      @Valid @RequestBody OfficeIdentity body) {
     check(body);
     Region region = new Region(body.region());
     PhoneNumber main = Given.number(region, body.mainNumber());
@@ -109,6 +127,7 @@ class OfficeController {
     String readOut = body.voicemailExtension();
     office.change(
         () -> {
+          Shown.check(version, identity());
           refuseTaken(readOut, voicemail);
           store.set("office-name", body.name().strip());
           store.set("region", body.region());

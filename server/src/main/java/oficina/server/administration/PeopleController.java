@@ -99,8 +99,12 @@ class PeopleController {
       @NotNull @Size(max = PersonEntry.LONGEST_PLACE) String site,
       @NotNull @Email @Size(max = 254) String mail) {}
 
-  /** Somebody of the office. */
-  record PersonRow(long id, PersonBody person) {}
+  /**
+   * Somebody of the office.
+   *
+   * @param version is given back by whoever changes it
+   */
+  record PersonRow(long id, PersonBody person, int version) {}
 
   /**
    * A part of the register.
@@ -133,8 +137,7 @@ class PeopleController {
   private PersonRow row(Person person, Map<PersonId, StoredAccount> accounts) {
     StoredAccount account = accounts.getOrDefault(person.id(), StoredAccount.NONE);
     PhoneNumber direct = person.directNumber();
-    return new PersonRow(
-        person.id().value(),
+    PersonBody body =
         new PersonBody(
             person.name(),
             account.signInName(),
@@ -143,7 +146,15 @@ class PeopleController {
             direct == null ? "" : office.region().show(direct),
             person.team(),
             person.site(),
-            person.place().mail()));
+            person.place().mail());
+    return new PersonRow(person.id().value(), body, Shown.version(body));
+  }
+
+  /** One of them. */
+  @GetMapping("/{id}")
+  PersonRow one(@PathVariable long id) {
+    Person person = office.person(known(id));
+    return row(person, store.accounts(List.of(person)));
   }
 
   /**
@@ -204,12 +215,17 @@ class PeopleController {
     }
   }
 
-  /** Change what is known of somebody; who is another role from now on signs in anew. */
+  /**
+   * Change what is known of somebody; who is another role from now on signs in anew.
+   *
+   * @param version of what was shown before; absent to replace whatever there is
+   */
   @PutMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void change(
       @AuthenticationPrincipal Employee me,
       @PathVariable long id,
+      @RequestParam(required = false) @Nullable Integer version,
       @Valid @RequestBody PersonBody body) {
     PersonId person = known(id);
     StoredAccount before = store.accounts().getOrDefault(person, StoredAccount.NONE);
@@ -220,6 +236,7 @@ class PeopleController {
     write(
         body,
         () -> {
+          Shown.check(version, one(id).person());
           if (otherRole) {
             refuseLastAdministrator(person);
           }
