@@ -1236,6 +1236,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people/{id}/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people/{id}/link": {
         parameters: {
             query?: never;
@@ -3478,7 +3494,7 @@ export interface components {
             who: string;
             origin: string;
             /** @enum {string} */
-            kind: "SIGNED_IN" | "SIGN_IN_FAILED" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
+            kind: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
             about: string;
             what: string;
             before: string;
@@ -7286,6 +7302,26 @@ export interface operations {
             };
         };
     };
+    signOut_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     make: {
         parameters: {
             query?: never;
@@ -8914,7 +8950,7 @@ export interface operations {
     log_2: {
         parameters: {
             query?: {
-                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
                 text?: string;
                 from?: string;
                 to?: string;
@@ -8941,7 +8977,7 @@ export interface operations {
     file_2: {
         parameters: {
             query?: {
-                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
+                kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
                 text?: string;
                 from?: string;
                 to?: string;

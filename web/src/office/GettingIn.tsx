@@ -15,12 +15,12 @@ interface Link {
   until: string;
 }
 
-/** For whoever does not get in any more: a link for a new password, and no second factor. */
+/** For whoever does not get in any more, or is not to any longer: a link for a new password, no second factor, signed out. */
 export function GettingIn({ id, name }: Props) {
   const { t } = useTranslation();
   const { change, error, busy } = useChange();
   const [link, setLink] = useState<Link>();
-  const [taken, setTaken] = useState(false);
+  const [said, setSaid] = useState('');
   const person = `/api/office/people/${id}`;
   const factor = useQuery({
     queryKey: ['office', 'people', id, 'second-factor'],
@@ -38,6 +38,19 @@ export function GettingIn({ id, name }: Props) {
         >
           {t('office.link.make')}
         </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          aria-disabled={busy}
+          onClick={() =>
+            void change(async () => {
+              await post(`${person}/sign-out`);
+              setSaid(t('office.signOut.done', { name }));
+            })
+          }
+        >
+          {t('office.signOut.now')}
+        </button>
         {factor?.has && (
           <button
             type="button"
@@ -46,7 +59,7 @@ export function GettingIn({ id, name }: Props) {
             onClick={() =>
               void change(async () => {
                 await del(`${person}/second-factor`);
-                setTaken(true);
+                setSaid(t('office.factor.takenAway', { name }));
               })
             }
           >
@@ -75,7 +88,7 @@ export function GettingIn({ id, name }: Props) {
           </span>
         </p>
       )}
-      <p role="status">{taken && t('office.factor.takenAway', { name })}</p>
+      <p role="status">{said}</p>
       {error && (
         <p role="alert" className="text-error font-semibold">
           {error}

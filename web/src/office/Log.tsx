@@ -16,6 +16,7 @@ const KINDS = [
   'REMOVED',
   'SIGNED_IN',
   'SIGN_IN_FAILED',
+  'SIGNED_OUT',
   'PASSWORD',
   'SAVED',
 ] as const satisfies LogLine['kind'][];

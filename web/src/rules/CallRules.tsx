@@ -31,7 +31,7 @@ export function CallRules() {
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <h1 className="sr-only">{t('rules.title')}</h1>
-      <div className="grid min-h-0 flex-1 gap-3 lg:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="grid min-h-0 flex-1 gap-3 lg:grid-cols-[minmax(0,1fr)_var(--people)] lg:gap-x-4">
         <div className="min-h-0 lg:overflow-y-auto lg:pr-1">
           <label className="mb-2 flex items-center gap-2 text-sm">
             {t('rules.whose')}

@@ -88,6 +88,8 @@ class DatabaseTroubleTest {
     server.clock().advance(Duration.ofSeconds(4));
     ines.awaitCall("TALKING");
     assertThat(press(outside, "written", "7").status()).isEqualTo(204);
+    // However long the restarts take, nobody gives the call up meanwhile.
+    server.database().set("unattended", "3600");
     server.database().kill();
     assertThat(press(outside, "waiting", "8").status()).isEqualTo(204);
     server.restart(() -> server.database().start());

@@ -46,6 +46,7 @@ class PermissionsOverHttpTest {
           "POST /api/office/lines",
           "PUT /api/office/lines/{id}",
           "POST /api/office/people/{id}/link",
+          "POST /api/office/people/{id}/sign-out",
           "GET /api/office/people/{id}/second-factor",
           "DELETE /api/office/people/{id}/second-factor",
           "GET /api/office/second-factor",

@@ -132,6 +132,10 @@ class SecondFactorOverHttpTest {
     Client linnet = stranger();
     linnet.signIn("linnet", "given-by-mirela").done();
     long id = id(linnet);
+    mirela.post("/api/office/people/" + id + "/sign-out", Map.of()).done();
+    assertThat(linnet.get("/api/history").code()).isEqualTo("SIGNED_OUT");
+    linnet.signIn("linnet", "given-by-mirela").done();
+    assertThat(mirela.get("/api/office/log?kind=SIGNED_OUT").body().toString()).contains("Linnet");
     String made = "/api/office/people/" + id + "/link";
     String first = token(mirela.post(made, Map.of()));
     String second = token(mirela.post(made, Map.of()));

@@ -21,6 +21,8 @@ public record Entry(
     SIGNED_IN,
     /** Somebody gave a wrong password. */
     SIGN_IN_FAILED,
+    /** Somebody was signed out everywhere, by somebody else. */
+    SIGNED_OUT,
     /** Somebody was given a new password, or has chosen one. */
     PASSWORD,
     ADDED,

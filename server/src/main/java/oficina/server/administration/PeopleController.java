@@ -287,6 +287,15 @@ class PeopleController {
     signIns.endAll(person);
   }
 
+  /** Sign somebody out wherever they are signed in; their calls go on. */
+  @PostMapping("/{id}/sign-out")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void signOut(@PathVariable long id) {
+    PersonId person = known(id);
+    log.write(Deed.of(Kind.SIGNED_OUT, office.person(person).name()));
+    signIns.endAll(person);
+  }
+
   /**
    * Somebody for whom something would be different.
    *

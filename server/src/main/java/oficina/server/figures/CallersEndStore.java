@@ -10,6 +10,8 @@ import org.springframework.stereotype.Repository;
 /** What became of waits stays to be counted; who waited goes with the history. */
 @Repository
 class CallersEndStore implements Ending {
+  private static final int AT_ONCE = 5_000;
+
   private final JdbcClient jdbc;
 
   CallersEndStore(JdbcClient jdbc) {
@@ -28,12 +30,16 @@ class CallersEndStore implements Ending {
 
   @Override
   public long end(Instant before) {
-    jdbc.sql("update queue_wait set number = null where entered < ? and number is not null")
-        .param(Times.utc(before))
-        .update();
-    jdbc.sql("update queue_log set caller = null where at < ? and caller is not null")
-        .param(Times.utc(before))
-        .update();
+    nameless(
+        "update queue_wait set number = null where entered < ? and number is not null", before);
+    nameless("update queue_log set caller = null where at < ? and caller is not null", before);
     return 0;
+  }
+
+  private void nameless(String update, Instant before) {
+    int some;
+    do {
+      some = jdbc.sql(update + " limit " + AT_ONCE).param(Times.utc(before)).update();
+    } while (some == AT_ONCE);
   }
 }

@@ -3,6 +3,7 @@ package oficina.server.history;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import oficina.core.office.Settings.Kept;
 import oficina.server.database.Times;
@@ -53,9 +54,10 @@ class HistoryEndStore implements Ending {
         gone += some;
       } while (some == AT_ONCE);
     }
-    while (found(before) == AT_ONCE) {
-      Thread.onSpinWait();
-    }
+    int found;
+    do {
+      found = found(before);
+    } while (found == AT_ONCE);
     jdbc.sql("delete from to_return where began < ?").param(Times.utc(before)).update();
     jdbc.sql("delete from call_return where at < ?").param(Times.utc(before)).update();
     return gone;
@@ -82,21 +84,35 @@ class HistoryEndStore implements Ending {
     return some.size();
   }
 
-  /** What only entries were found by that are gone; whoever writes one just then waits for this. */
+  /**
+   * What only entries were found by that are gone. None is locked but what goes: whoever writes
+   * entries just then waits for nothing else. What an entry has come for meanwhile stays.
+   */
   private int found(Instant before) {
-    return transaction.execute(
-        status -> {
-          List<Long> some =
-              jdbc.sql("select id from history_search where last < ? limit ? for update")
-                  .params(Times.utc(before), AT_ONCE)
-                  .query(Long.class)
-                  .list();
-          if (!some.isEmpty()) {
-            in("delete from history_search where id in (:these)", some);
-            in("delete from history_search_word where search_id in (:these)", some);
-          }
-          return some.size();
-        });
+    List<Long> some =
+        jdbc.sql("select id from history_search where last < ? limit ?")
+            .params(Times.utc(before), AT_ONCE)
+            .query(Long.class)
+            .list();
+    return some.isEmpty()
+        ? 0
+        : transaction.execute(
+            status -> {
+              jdbc.sql("delete from history_search where id in (:these) and last < :before")
+                  .param("these", some)
+                  .param("before", Times.utc(before))
+                  .update();
+              List<Long> gone = new ArrayList<>(some);
+              gone.removeAll(
+                  jdbc.sql("select id from history_search where id in (:these)")
+                      .param("these", some)
+                      .query(Long.class)
+                      .list());
+              if (!gone.isEmpty()) {
+                in("delete from history_search_word where search_id in (:these)", gone);
+              }
+              return gone.size();
+            });
   }
 
   private void in(String sql, List<?> these) {

@@ -46,6 +46,9 @@ class FormerStore {
           gone("phones", "device_choice", "person_id = :person"),
           gone("signIns", "sign_in", "person_id = :person"),
           gone("signIns", "known_browser", "person_id = :person"),
+          gone("signIns", "recovery_code", "person_id = :person"),
+          gone("signIns", "second_factor", "person_id = :person"),
+          gone("signIns", "password_link", "person_id = :person"),
           gone("signIns", "failed_sign_in", "person_id = :person"),
           nameless(
               "person",

@@ -127,9 +127,7 @@ public class MessageFilingStore implements Ending {
 
   /** Forgets for good what was removed before this instant, sound and words included. */
   void forget(Instant before) {
-    while (forget("removed_at < ?", before) == AT_ONCE) {
-      Thread.onSpinWait();
-    }
+    forgetAll("removed_at < ?", before);
   }
 
   @Override
@@ -147,16 +145,21 @@ public class MessageFilingStore implements Ending {
 
   @Override
   public long end(Instant before) {
+    return forgetAll("began < ?", before);
+  }
+
+  /** In portions: the sound of a message is large. */
+  private long forgetAll(String which, Instant before) {
     long gone = 0;
     int some;
     do {
-      some = forget("began < ?", before);
+      some = forgetSome(which, before);
       gone += some;
     } while (some == AT_ONCE);
     return gone;
   }
 
-  private int forget(String which, Instant before) {
+  private int forgetSome(String which, Instant before) {
     return transactions.execute(
         status -> {
           List<Long> ids = new ArrayList<>();
