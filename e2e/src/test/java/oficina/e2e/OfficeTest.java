@@ -131,6 +131,7 @@ class OfficeTest {
     assertThat(dialog).containsText("102 is the extension of Wrenna Vance.");
     lines = lines.replace("102", "103");
     file.setInputFiles(new FilePayload("people.csv", "text/csv", lines.getBytes()));
+    assertThat(button(dialog, "Take 2 over")).isVisible(); // the second file was looked at
     dialog.getByLabel("First password of all who are new").fill(FIRST);
     button(dialog, "Take 2 over").click();
     assertThat(dialog).containsText("2 taken over.");

@@ -52,7 +52,7 @@ class RetentionOverHttpTest {
     joss.service(up, "answer");
     TestServer.get().clock().advance(Duration.ofDays(9));
 
-    Map<String, Object> week = new HashMap<>(Map.of("history", 7, "notes", 30));
+    Map<String, Object> week = new HashMap<>(Map.of("history", 7, "notes", 30_000));
     JsonNode would = mirela.post(KEEPING + "/try", week).done();
     assertThat(would.get("HISTORY").asLong()).isPositive();
     assertThat(would.get("NOTES").asLong()).as("kept longer").isZero();
