@@ -27,45 +27,29 @@ export function GettingIn({ id, name }: Props) {
     queryFn: () => get<{ has: boolean }>(`${person}/second-factor`),
   }).data;
   const address = link && window.location.origin + link.path;
+  const key = (word: string, run: () => Promise<void>) => (
+    <button
+      type="button"
+      className="btn btn-sm btn-plain"
+      aria-disabled={busy}
+      onClick={() => void change(run)}
+    >
+      {t(word)}
+    </button>
+  );
   return (
     <div className="mt-2">
       <p className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          aria-disabled={busy}
-          onClick={() => void change(async () => setLink(await post<Link>(`${person}/link`)))}
-        >
-          {t('office.link.make')}
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          aria-disabled={busy}
-          onClick={() =>
-            void change(async () => {
-              await post(`${person}/sign-out`);
-              setSaid(t('office.signOut.done', { name }));
-            })
-          }
-        >
-          {t('office.signOut.now')}
-        </button>
-        {factor?.has && (
-          <button
-            type="button"
-            className="btn btn-sm btn-plain"
-            aria-disabled={busy}
-            onClick={() =>
-              void change(async () => {
-                await del(`${person}/second-factor`);
-                setSaid(t('office.factor.takenAway', { name }));
-              })
-            }
-          >
-            {t('office.factor.takeAway')}
-          </button>
-        )}
+        {key('office.link.make', async () => setLink(await post<Link>(`${person}/link`)))}
+        {key('office.signOut.now', async () => {
+          await post(`${person}/sign-out`);
+          setSaid(t('office.signOut.done', { name }));
+        })}
+        {factor?.has &&
+          key('office.factor.takeAway', async () => {
+            await del(`${person}/second-factor`);
+            setSaid(t('office.factor.takenAway', { name }));
+          })}
       </p>
       {address && (
         <p className="mt-2">

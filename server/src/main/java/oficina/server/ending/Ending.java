@@ -1,6 +1,7 @@
 package oficina.server.ending;
 
 import java.time.Instant;
+import java.util.function.IntSupplier;
 import oficina.core.office.Settings.Kept;
 
 /** How something ends that is kept for a time. */
@@ -17,4 +18,21 @@ public interface Ending {
    * @return how many went
    */
   long end(Instant before);
+
+  /**
+   * Goes on as long as there is a whole portion.
+   *
+   * @param size of a portion
+   * @param portion has one go, and says how many that were
+   * @return how many went in all
+   */
+  static long inPortions(int size, IntSupplier portion) {
+    long gone = 0;
+    int some;
+    do {
+      some = portion.getAsInt();
+      gone += some;
+    } while (some == size);
+    return gone;
+  }
 }

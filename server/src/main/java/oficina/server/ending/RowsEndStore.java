@@ -35,12 +35,8 @@ public abstract class RowsEndStore implements Ending {
 
   @Override
   public long end(Instant before) {
-    long gone = 0;
-    int some;
-    do {
-      some = jdbc.sql("delete" + rows + " limit " + AT_ONCE).param(Times.utc(before)).update();
-      gone += some;
-    } while (some == AT_ONCE);
-    return gone;
+    return Ending.inPortions(
+        AT_ONCE,
+        () -> jdbc.sql("delete" + rows + " limit " + AT_ONCE).param(Times.utc(before)).update());
   }
 }

@@ -37,9 +37,7 @@ class CallersEndStore implements Ending {
   }
 
   private void nameless(String update, Instant before) {
-    int some;
-    do {
-      some = jdbc.sql(update + " limit " + AT_ONCE).param(Times.utc(before)).update();
-    } while (some == AT_ONCE);
+    Ending.inPortions(
+        AT_ONCE, () -> jdbc.sql(update + " limit " + AT_ONCE).param(Times.utc(before)).update());
   }
 }

@@ -48,16 +48,9 @@ class HistoryEndStore implements Ending {
   public long end(Instant before) {
     long gone = 0;
     for (long person : people()) {
-      long some;
-      do {
-        some = transaction.execute(status -> (long) some(person, before));
-        gone += some;
-      } while (some == AT_ONCE);
+      gone += Ending.inPortions(AT_ONCE, () -> transaction.execute(status -> some(person, before)));
     }
-    int found;
-    do {
-      found = found(before);
-    } while (found == AT_ONCE);
+    Ending.inPortions(AT_ONCE, () -> found(before));
     jdbc.sql("delete from to_return where began < ?").param(Times.utc(before)).update();
     jdbc.sql("delete from call_return where at < ?").param(Times.utc(before)).update();
     return gone;

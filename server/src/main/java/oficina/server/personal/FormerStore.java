@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import oficina.core.call.Owner;
 import oficina.core.people.PersonId;
 import oficina.core.people.Words;
+import oficina.server.keeping.SoundStore;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -89,9 +90,11 @@ class FormerStore {
               "word in (:words) and message_id in (select id from message where caller like :like)"));
 
   private final TraceStore traces;
+  private final SoundStore sounds;
 
-  FormerStore(TraceStore traces) {
+  FormerStore(TraceStore traces, SoundStore sounds) {
     this.traces = traces;
+    this.sounds = sounds;
   }
 
   List<Trace> traces() {
@@ -115,17 +118,19 @@ class FormerStore {
     return traces.count(TRACES, about);
   }
 
-  /** All of it, or nothing; says which sounds nobody may have any more. */
+  /** All of it with the sound, unless somebody else has a copy; or nothing. Says how many. */
   @Transactional
-  public OutsiderStore.Erased erase(Map<String, Object> about) {
-    List<Long> sounds =
+  public Map<String, Long> erase(Map<String, Object> about) {
+    List<Long> heard =
         new ArrayList<>(
             traces.column("select sound_id from message where mailbox = :key", about, Long.class));
-    sounds.addAll(
+    heard.addAll(
         traces.column("select sound_id from recording where owner = :person", about, Long.class));
     traces.erase(BEFORE, about);
     withoutName(about);
-    return new OutsiderStore.Erased(traces.erase(TRACES, about), sounds);
+    Map<String, Long> counts = traces.erase(TRACES, about);
+    sounds.forget(heard);
+    return counts;
   }
 
   /** Entries of others are found by all their words but the name. */

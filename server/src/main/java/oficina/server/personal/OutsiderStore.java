@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import oficina.server.journal.JournalStore;
+import oficina.server.keeping.SoundStore;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -71,9 +72,11 @@ class OutsiderStore {
   private static final List<Long> NONE = List.of(-1L);
 
   private final TraceStore traces;
+  private final SoundStore sounds;
 
-  OutsiderStore(TraceStore traces) {
+  OutsiderStore(TraceStore traces, SoundStore sounds) {
     this.traces = traces;
+    this.sounds = sounds;
   }
 
   List<Trace> traces() {
@@ -132,27 +135,21 @@ class OutsiderStore {
     return traces.count(STAYING, about);
   }
 
-  /**
-   * What was erased.
-   *
-   * @param sounds nothing of which may be left, unless somebody else has a copy
-   */
-  record Erased(Map<String, Long> counts, List<Long> sounds) {}
-
-  /** All of it, or nothing. */
+  /** All of it with the sound, unless somebody else has a copy; or nothing. Says how many. */
   @Transactional
-  public Erased erase(Map<String, Object> of) {
+  public Map<String, Long> erase(Map<String, Object> of) {
     Map<String, Object> about = new HashMap<>(of);
     about.put("found", ids("select search_id from history where other_key = :number", of));
     about.put("taken", ids("select id from message where caller like :like", of));
-    List<Long> sounds =
+    List<Long> heard =
         new ArrayList<>(ids("select sound_id from message where caller like :like", of));
-    sounds.addAll(
+    heard.addAll(
         ids("select sound_id from recording where other like :like or call_id in (:calls)", of));
     traces.erase(BEFORE, about);
     Map<String, Long> counts = traces.erase(TRACES, about);
     traces.erase(AFTER, about);
-    return new Erased(counts, sounds);
+    sounds.forget(heard);
+    return counts;
   }
 
   private List<Long> ids(String sql, Map<String, Object> about) {

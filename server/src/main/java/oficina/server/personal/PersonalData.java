@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import oficina.core.contacts.Contact;
 import oficina.core.people.PersonId;
 import oficina.server.contacts.Contacts;
-import oficina.server.keeping.SoundStore;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
 import oficina.server.topics.Topic;
@@ -25,7 +24,6 @@ class PersonalData {
   private final FormerStore former;
   private final OfficeData office;
   private final Contacts contacts;
-  private final SoundStore sounds;
   private final Topics topics;
 
   PersonalData(
@@ -33,13 +31,11 @@ class PersonalData {
       FormerStore former,
       OfficeData office,
       Contacts contacts,
-      SoundStore sounds,
       Topics topics) {
     this.outsiders = outsiders;
     this.former = former;
     this.office = office;
     this.contacts = contacts;
-    this.sounds = sounds;
     this.topics = topics;
   }
 
@@ -127,9 +123,8 @@ class PersonalData {
     return counts;
   }
 
-  private void count(Map<String, Long> counts, OutsiderStore.Erased erased) {
-    sounds.forget(erased.sounds());
-    erased.counts().forEach((name, n) -> counts.merge(name, n, Long::sum));
+  private static void count(Map<String, Long> counts, Map<String, Long> erased) {
+    erased.forEach((name, n) -> counts.merge(name, n, Long::sum));
   }
 
   /** Employees who have left and still have a name, in its order. */

@@ -1,9 +1,9 @@
 package oficina.server.upkeep;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.FileStore;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.stream.Stream;
 import oficina.core.upkeep.Condition;
@@ -15,13 +15,15 @@ import org.springframework.stereotype.Component;
 @Component
 class Disks {
   private final Path spools;
+  private final boolean kept;
   private final Disk disk;
 
   /**
    * @param recordings empty where they end with the process
    */
   Disks(@Value("${oficina.recordings}") String recordings, Disk disk) {
-    spools = Path.of(recordings.isBlank() ? System.getProperty("java.io.tmpdir") : recordings);
+    kept = !recordings.isBlank();
+    spools = Path.of(kept ? recordings : System.getProperty("java.io.tmpdir"));
     this.disk = disk;
   }
 
@@ -36,9 +38,12 @@ class Disks {
 
   /** Bytes in files that the database does not have yet. */
   long waiting() {
+    if (!kept) {
+      return 0;
+    }
     try (Stream<Path> all = Files.walk(spools)) {
       return all.filter(Files::isRegularFile).mapToLong(Disks::size).sum();
-    } catch (IOException | java.io.UncheckedIOException e) {
+    } catch (IOException | UncheckedIOException e) {
       return 0;
     }
   }
@@ -46,10 +51,8 @@ class Disks {
   private static long size(Path file) {
     try {
       return Files.size(file);
-    } catch (NoSuchFileException e) {
-      return 0; // filed meanwhile
     } catch (IOException e) {
-      return 0;
+      return 0; // filed meanwhile
     }
   }
 }

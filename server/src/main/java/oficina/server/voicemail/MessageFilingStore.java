@@ -150,13 +150,7 @@ public class MessageFilingStore implements Ending {
 
   /** In portions: the sound of a message is large. */
   private long forgetAll(String which, Instant before) {
-    long gone = 0;
-    int some;
-    do {
-      some = forgetSome(which, before);
-      gone += some;
-    } while (some == AT_ONCE);
-    return gone;
+    return Ending.inPortions(AT_ONCE, () -> forgetSome(which, before));
   }
 
   private int forgetSome(String which, Instant before) {
