@@ -3853,6 +3853,7 @@ export interface components {
             site: string;
             /** Format: email */
             mail: string;
+            mobile: string;
         };
         PersonChange: {
             before: components["schemas"]["PersonEntry"];
@@ -3867,6 +3868,7 @@ export interface components {
             team: string;
             site: string;
             mail: string;
+            mobile: string;
         };
         PersonRow: {
             /** Format: int64 */
@@ -3884,6 +3886,7 @@ export interface components {
             team: string;
             site: string;
             mail: string;
+            mobile?: string;
             /** @enum {string} */
             lamp: "FREE" | "RINGING" | "ON_CALL" | "CONFERENCE" | "BUSY" | "AWAY" | "DO_NOT_DISTURB" | "OFF_DUTY" | "OFF";
             /** Format: date-time */

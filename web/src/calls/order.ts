@@ -21,7 +21,7 @@ export function aboutParty(party: PartyView, t: TFunction): string[] {
   const number = party.name === party.number ? '' : (party.number ?? '');
   const type = known?.type && known.type !== 'OTHER' ? t(`numberType.${known.type}`) : '';
   return [
-    known?.contact ? known.company : party.place,
+    known?.type ? known.company : party.place,
     [type, number].filter(Boolean).join(' '),
   ].filter(Boolean);
 }

@@ -1,4 +1,5 @@
 import { del, post } from '../api/client';
+import { postDigits } from '../api/digits';
 import type { CallView, ConferenceView, NewCall, OthersCallView, PartyView } from '../api/types';
 import { OUTSIDE, otherDevice, placingDevice, useDevices } from '../devices/store';
 import { device } from '../live/device';
@@ -143,7 +144,7 @@ export const member = {
 };
 
 export async function sendDigits(call: CallView, digits: string): Promise<void> {
-  await orNotice(post(`/api/calls/${call.id}/digits`, { digits }));
+  await orNotice(postDigits(`/api/calls/${call.id}/digits`, digits));
 }
 
 /** Calls somebody from wherever they are shown, or chooses them for the panel that asks for somebody. */

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../ui/KeyCap';
 import { Lamp } from '../people/Lamp';
 import { QueueFigures } from './QueueFigures';
-import type { Choice } from './choices';
+import { type Choice, meansMobile, numbersOf } from './choices';
 
 interface Props {
   id: string;
@@ -48,27 +48,41 @@ export function DialOption({ id, option, chosen, nth, onPoint, onChoose }: Props
   );
 }
 
+/** How many further numbers there are, and the key that leads to them. */
+function More({ option }: { option: Choice }) {
+  const { t } = useTranslation();
+  const more = numbersOf(option) - 1;
+  return (
+    more > 0 && (
+      <span className="quiet shrink-0 text-sm">
+        {t('dial.more', { count: more })} <KeyCap name="→" />
+      </span>
+    )
+  );
+}
+
 function OptionText({ option, nth }: { option: Choice; nth: number }) {
   const { t } = useTranslation();
   if (option.kind === 'person') {
     const { person } = option;
+    const mobile = meansMobile(option, nth);
     return (
       <>
         <Lamp lamp={person.lamp} />
         <span className="min-w-0 flex-1 truncate">
           <span className="font-semibold">{person.name}</span>{' '}
           <span className="quiet">
-            {person.team} · {t(`lamp.${person.lamp}`)}
+            {person.team} · {t(mobile ? 'numberType.MOBILE' : `lamp.${person.lamp}`)}
           </span>
         </span>
-        <span>{person.extension}</span>
+        <span className="shrink-0">{mobile ? person.mobile : person.extension}</span>
+        <More option={option} />
       </>
     );
   }
   if (option.kind === 'contact') {
     const { contact } = option;
     const number = contact.numbers[nth] ?? contact.numbers[0];
-    const more = contact.numbers.length - 1;
     return (
       <>
         <IconAddressBook size={16} aria-hidden="true" className="shrink-0" />
@@ -84,11 +98,7 @@ function OptionText({ option, nth }: { option: Choice; nth: number }) {
           {number?.shown}
           {number?.extension && ` ${t('dial.extension', { digits: number.extension })}`}
         </span>
-        {more > 0 && (
-          <span className="quiet shrink-0 text-sm">
-            {t('dial.more', { count: more })} <KeyCap name="→" />
-          </span>
-        )}
+        <More option={option} />
       </>
     );
   }

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'rea
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../api/client';
 import type { CallView } from '../api/types';
-import { LIMITS, type Limit } from './choices';
+import { LIMITS, type Limit, meansMobile } from './choices';
 import { nameOf } from '../calls/order';
 import { type CallerId, type Unanswered, type Way, send } from '../calls/services';
 import { callStore } from '../calls/store';
@@ -80,7 +80,9 @@ export function TargetPicker({ call, adding, initial }: Props) {
     }
   }
 
-  const inside = ['person', 'group'].includes(options[chosen]?.kind ?? '');
+  const inside =
+    ['person', 'group'].includes(options[chosen]?.kind ?? '') &&
+    !meansMobile(options[chosen], number);
   const toMailbox = inside && !adding;
   const focus = () => document.getElementById(`${id}-field`)?.focus();
   const word: Record<Way, string> = {
@@ -115,7 +117,7 @@ export function TargetPicker({ call, adding, initial }: Props) {
           onKeyDown={pressed}
           className="input bg-base-100 min-w-52 flex-1"
         />
-        {options[chosen]?.kind === 'number' && (
+        {(options[chosen]?.kind === 'number' || meansMobile(options[chosen], number)) && (
           <CallerIdSelect
             value={callerId}
             onChoose={(chosenId) => {

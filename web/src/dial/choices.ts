@@ -13,8 +13,27 @@ export type Choice = { key: string; to: string } & (
 export const LIMITS = ['person', 'contact', 'group'] as const;
 export type Limit = (typeof LIMITS)[number];
 
+/** A colleague's second number. */
+const MOBILE = 1;
+
+/** Whether it is a colleague whose mobile is meant. */
+export function meansMobile(option: Choice | undefined, nth: number): boolean {
+  return option?.kind === 'person' && nth === MOBILE;
+}
+
+/** How many numbers it has to choose from. */
+export function numbersOf(option?: Choice): number {
+  if (option?.kind === 'contact') {
+    return option.contact.numbers.length;
+  }
+  return option?.kind === 'person' && option.person.mobile ? 2 : 1;
+}
+
 /** What is dialled when this is chosen, by which of its numbers. */
 export function dialOf(option: Choice, nth = 0): string {
+  if (option.kind === 'person' && meansMobile(option, nth)) {
+    return option.person.mobile ?? option.to;
+  }
   return (option.kind === 'contact' && option.contact.numbers[nth]?.dial) || option.to;
 }
 

@@ -1,5 +1,5 @@
 import { useCallback, useState, type KeyboardEvent } from 'react';
-import type { Choice } from './choices';
+import { type Choice, numbersOf } from './choices';
 
 /** To which result the arrows have led, and to which of its numbers. */
 export interface Step {
@@ -15,10 +15,6 @@ export function stepped(key: string, chosen: number, length: number): number {
   }
   return (length + chosen + step) % Math.max(1, length);
 }
-
-/** How many numbers a result has to choose from. */
-const numbersOf = (option?: Choice) =>
-  option?.kind === 'contact' ? option.contact.numbers.length : 1;
 
 /** Steps through the results of a field by its arrow keys: up and down to a row, to the right to its further numbers. */
 export function useSteps(options: Choice[], first: number) {

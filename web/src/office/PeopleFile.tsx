@@ -17,6 +17,7 @@ const COLUMNS = [
   'team',
   'site',
   'mail',
+  'mobile',
 ] as const satisfies (keyof PersonEntry)[];
 
 /** People from a file: what it would mean is shown first, then all of it is taken over at once. */

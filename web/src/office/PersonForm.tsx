@@ -20,6 +20,7 @@ const NEW: PersonBody = {
   team: '',
   site: '',
   mail: '',
+  mobile: '',
 };
 
 /** Somebody of the office, or somebody who joins it. */
@@ -46,6 +47,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
       team: text('team'),
       site: text('site'),
       mail: text('mail'),
+      mobile: text('mobile'),
     };
     void change(async () => {
       if (!basis) {
@@ -95,6 +97,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
           value={person.directNumber}
           longest={40}
         />
+        <Field label={t('office.mobile')} name="mobile" value={person.mobile} longest={40} />
         <Field label={t('office.team')} name="team" value={person.team} required />
         <Field label={t('office.site')} name="site" value={person.site} />
         <Field

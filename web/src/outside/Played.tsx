@@ -2,6 +2,7 @@ import { IconPhone, IconPhoneOff } from '@tabler/icons-react';
 import { useId, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { post } from '../api/client';
+import { postDigits } from '../api/digits';
 import type { OutsideCallView, SubscriberView } from '../api/types';
 import { useNow } from '../live/now';
 import { usePeople } from '../people/store';
@@ -50,7 +51,7 @@ export function Played({ subscriber, change }: Props) {
                   key={key}
                   type="button"
                   className="btn btn-sm btn-plain w-9"
-                  onClick={() => void change(post(`${base}/keys`, { digits: key }))}
+                  onClick={() => void change(postDigits(`${base}/keys`, key))}
                 >
                   {key}
                 </button>

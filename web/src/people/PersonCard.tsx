@@ -54,6 +54,11 @@ export function PersonCard({ person, groups, beside }: Props) {
           <span className="quiet">{t('people.direct')}</span> {person.directNumber}
         </p>
       )}
+      {person.mobile && (
+        <p className="text-sm">
+          <span className="quiet">{t('numberType.MOBILE')}</span> {person.mobile}
+        </p>
+      )}
       <div className="mt-2 flex flex-wrap gap-1.5">
         <button
           type="button"
@@ -62,6 +67,15 @@ export function PersonCard({ person, groups, beside }: Props) {
         >
           {t('dial.call')}
         </button>
+        {person.mobile && (
+          <button
+            type="button"
+            className="btn btn-sm btn-plain"
+            onClick={() => void callParty({ dial: person.mobile ?? '' })}
+          >
+            {t('people.callMobile')}
+          </button>
+        )}
         {active && transfers && (
           <button
             type="button"

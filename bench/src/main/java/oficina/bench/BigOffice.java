@@ -74,7 +74,7 @@ final class BigOffice {
         "P" + id,
         extension,
         number,
-        new Person.Place("T" + id.value() / 10, "S", ""),
+        new Person.Place("T" + id.value() / 10, "S", "", null),
         new Person.Calls(
             ringTime, true, CallerIdChoice.WITHHELD, false, RecordingChoice.ON_DEMAND, null));
   }

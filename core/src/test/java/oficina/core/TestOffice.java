@@ -109,7 +109,7 @@ public final class TestOffice {
         name,
         extension,
         direct,
-        new Person.Place(team, "Harbour", ""),
+        new Person.Place(team, "Harbour", "", null),
         new Person.Calls(
             Duration.ofSeconds(20),
             callWaiting,

@@ -30,7 +30,8 @@ class NewcomerTest {
             "directNumber", "",
             "team", "Freight",
             "site", "",
-            "mail", "");
+            "mail", "",
+            "mobile", "");
     Map<String, Object> joining = Map.of("person", person, "password", GIVEN);
     newcomer = mirela.post("/api/office/people", joining).done().get("id").asLong();
   }

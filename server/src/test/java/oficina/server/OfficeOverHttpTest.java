@@ -34,6 +34,7 @@ class OfficeOverHttpTest {
     person.put("team", "Freight");
     person.put("site", "");
     person.put("mail", "");
+    person.put("mobile", "");
     return person;
   }
 

@@ -18,6 +18,7 @@ public final class Directory {
   private final Map<PersonId, Person> byId = new HashMap<>();
   private final Map<String, Person> byExtension = new HashMap<>();
   private final Map<PhoneNumber, Person> byNumber = new HashMap<>();
+  private final Map<PhoneNumber, Person> byMobile = new HashMap<>();
   private final Map<GroupId, Group> groups = new LinkedHashMap<>();
   private final Map<PersonId, List<GroupId>> groupsOf = new HashMap<>();
   private final Map<String, Group> groupsByExtension = new HashMap<>();
@@ -32,6 +33,9 @@ public final class Directory {
       byId.put(person.id(), person);
       claim(byExtension, person.extension(), person);
       claim(byNumber, person.directNumber(), person);
+      if (person.mobile() != null) {
+        byMobile.putIfAbsent(person.mobile(), person);
+      }
     }
     for (Group group : groups) {
       this.groups.put(group.id(), group);
@@ -89,6 +93,11 @@ public final class Directory {
 
   public Optional<Person> personAt(PhoneNumber number) {
     return Optional.ofNullable(byNumber.get(number));
+  }
+
+  /** Whose mobile it is; of several who share one, the first. */
+  public Optional<Person> personWithMobile(PhoneNumber number) {
+    return Optional.ofNullable(byMobile.get(number));
   }
 
   public Optional<Group> groupAt(PhoneNumber number) {

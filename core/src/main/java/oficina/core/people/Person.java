@@ -21,13 +21,15 @@ public record Person(
     Calls calls) {
 
   /**
-   * Where somebody belongs.
+   * Where somebody belongs, and where else they are reached.
    *
    * @param team by name
    * @param site by name
    * @param mail address at which they are written to; empty when they have none
+   * @param mobile their mobile number for everybody in the office; null when they have none. No
+   *     device of theirs by that: whoever calls it calls outside
    */
-  public record Place(String team, String site, String mail) {}
+  public record Place(String team, String site, String mail, @Nullable PhoneNumber mobile) {}
 
   /**
    * How calls are handled for somebody.
@@ -53,6 +55,10 @@ public record Person(
 
   public String site() {
     return place.site();
+  }
+
+  public @Nullable PhoneNumber mobile() {
+    return place.mobile();
   }
 
   public Duration ringTime() {

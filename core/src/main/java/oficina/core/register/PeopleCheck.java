@@ -34,7 +34,8 @@ public final class PeopleCheck {
   private static final Pattern MAIL = Pattern.compile("[^@\\s]{1,64}@[^@\\s]{1,189}");
 
   /** What is known of somebody new. */
-  private static final PersonEntry NOBODY = new PersonEntry("", "", "employee", "", "", "", "", "");
+  private static final PersonEntry NOBODY =
+      new PersonEntry("", "", "employee", "", "", "", "", "", "");
 
   private final Office office;
   private final Claims claims;
@@ -130,7 +131,8 @@ public final class PeopleCheck {
                 : number(typed.directNumber(), findings),
             absent.contains("team") ? before.team() : typed.team(),
             absent.contains("site") ? before.site() : typed.site(),
-            absent.contains("mail") ? before.mail() : typed.mail());
+            absent.contains("mail") ? before.mail() : typed.mail(),
+            absent.contains("mobile") ? before.mobile() : number(typed.mobile(), findings));
     must(
         lengthFits(entry.name(), 1, PersonEntry.LONGEST_NAME),
         "PERSON_NAME",

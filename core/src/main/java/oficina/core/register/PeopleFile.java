@@ -21,7 +21,16 @@ import org.jspecify.annotations.Nullable;
 public final class PeopleFile {
   /** As they are called in a file that is written. */
   public static final List<String> COLUMNS =
-      List.of("name", "sign_in_name", "role", "extension", "direct_number", "team", "site", "mail");
+      List.of(
+          "name",
+          "sign_in_name",
+          "role",
+          "extension",
+          "direct_number",
+          "team",
+          "site",
+          "mail",
+          "mobile");
 
   /** More than that many people are no office but a mistake. */
   public static final int MOST = 20_000;
@@ -104,7 +113,8 @@ public final class PeopleFile {
         own.get(4),
         own.get(5),
         own.get(6),
-        own.get(7));
+        own.get(7),
+        own.get(8));
   }
 
   /** A file that reads as these. */

@@ -68,7 +68,7 @@ class FinderTest {
         name,
         extension,
         null,
-        new Person.Place(team, site, ""),
+        new Person.Place(team, site, "", null),
         new Person.Calls(
             Duration.ofSeconds(20),
             true,

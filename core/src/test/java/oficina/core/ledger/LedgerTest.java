@@ -51,7 +51,7 @@ class LedgerTest {
             ines.name(),
             "251",
             ines.directNumber(),
-            new Person.Place("Freight", "", ""),
+            new Person.Place("Freight", "", "", null),
             ines.calls()));
     people.removeIf(each -> each.id().equals(ZOE));
     Group freight = office.directory().group(FREIGHT).orElseThrow();

@@ -39,7 +39,8 @@ class PeopleCheckTest {
                         each.directNumber() == null ? "" : each.directNumber().e164(),
                         each.team(),
                         each.site(),
-                        each.place().mail())));
+                        each.place().mail(),
+                        "")));
   }
 
   private List<Checked> check(String file) {
@@ -74,7 +75,7 @@ class PeopleCheckTest {
     assertThat(line.entry())
         .isEqualTo(
             new PersonEntry(
-                "Zoé  Marr-Ng", "zoe.marr-ng", "employee", "299", "", "Freight", "", ""));
+                "Zoé  Marr-Ng", "zoe.marr-ng", "employee", "299", "", "Freight", "", "", ""));
     assertThat(codes(check("name,extension\n,2x").get(0)))
         .containsExactly("PERSON_NAME", "PERSON_SIGN_IN_NAME", "PERSON_EXTENSION", "PERSON_TEAM");
   }

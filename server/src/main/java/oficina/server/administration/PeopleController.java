@@ -88,6 +88,7 @@ class PeopleController {
    * @param signInName the name they sign in with
    * @param directNumber public number that rings them, as people here write numbers; empty for none
    * @param mail address at which they are written to; empty for none
+   * @param mobile their mobile number, for everybody in the office; empty for none
    */
   record PersonBody(
       @NotBlank @Size(max = PersonEntry.LONGEST_NAME) String name,
@@ -97,7 +98,8 @@ class PeopleController {
       @NotNull @Size(max = 40) String directNumber,
       @NotBlank @Size(max = PersonEntry.LONGEST_PLACE) String team,
       @NotNull @Size(max = PersonEntry.LONGEST_PLACE) String site,
-      @NotNull @Email @Size(max = 254) String mail) {}
+      @NotNull @Email @Size(max = 254) String mail,
+      @NotNull @Size(max = 40) String mobile) {}
 
   /**
    * Somebody of the office.
@@ -136,18 +138,22 @@ class PeopleController {
 
   private PersonRow row(Person person, Map<PersonId, StoredAccount> accounts) {
     StoredAccount account = accounts.getOrDefault(person.id(), StoredAccount.NONE);
-    PhoneNumber direct = person.directNumber();
     PersonBody body =
         new PersonBody(
             person.name(),
             account.signInName(),
             Employee.role(account.role()),
             person.extension(),
-            direct == null ? "" : office.region().show(direct),
+            shown(person.directNumber()),
             person.team(),
             person.site(),
-            person.place().mail());
+            person.place().mail(),
+            shown(person.mobile()));
     return new PersonRow(person.id().value(), body, Shown.version(body));
+  }
+
+  private String shown(@Nullable PhoneNumber number) {
+    return number == null ? "" : office.region().show(number);
   }
 
   /** One of them. */
@@ -193,6 +199,7 @@ class PeopleController {
   /** Only while nobody else changes the office: of two who want one extension, one gets it. */
   private NewPerson checked(PersonBody body, String hash, @Nullable Party self) {
     Given given = new Given(office.now());
+    PhoneNumber mobile = Given.number(office.region(), body.mobile());
     return new NewPerson(
         body.name().strip(),
         body.signInName(),
@@ -203,6 +210,7 @@ class PeopleController {
         store.teamNamed(body.team().strip()),
         body.site().strip(),
         body.mail().strip(),
+        mobile == null ? null : mobile.e164(),
         true,
         StandIn.NONE);
   }

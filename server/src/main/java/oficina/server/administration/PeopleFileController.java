@@ -108,7 +108,6 @@ class PeopleFileController {
     Map<PersonId, PersonEntry> entries = new HashMap<>();
     for (Person each : office.directory().people()) {
       StoredAccount account = accounts.getOrDefault(each.id(), StoredAccount.NONE);
-      PhoneNumber direct = each.directNumber();
       entries.put(
           each.id(),
           new PersonEntry(
@@ -116,10 +115,11 @@ class PeopleFileController {
               account.signInName(),
               account.role(),
               each.extension(),
-              direct == null ? "" : direct.e164(),
+              written(each.directNumber()),
               each.team(),
               each.site(),
-              each.place().mail()));
+              each.place().mail(),
+              written(each.mobile())));
     }
     return entries;
   }
@@ -195,11 +195,13 @@ class PeopleFileController {
             .toList());
   }
 
-  /** With the number as people here write it. */
+  private static String written(@Nullable PhoneNumber number) {
+    return number == null ? "" : number.e164();
+  }
+
+  /** With the numbers as people here write them. */
   private PersonEntry shown(PersonEntry entry) {
-    return entry.directNumber().isEmpty()
-        ? entry
-        : entry.withNumber(office.region().show(new PhoneNumber(entry.directNumber())));
+    return entry.writing(e164 -> office.region().show(new PhoneNumber(e164)));
   }
 
   private static List<Checked> of(LookedAt file, Kind kind) {

@@ -9,6 +9,7 @@ import oficina.core.register.PersonEntry;
 import oficina.server.office.NewPerson;
 import oficina.server.office.OfficeStore;
 import oficina.server.office.StandIn;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,11 +58,16 @@ class TakenOverStore {
         hash,
         entry.role(),
         entry.extension(),
-        entry.directNumber().isEmpty() ? null : entry.directNumber(),
+        orNone(entry.directNumber()),
         teams.computeIfAbsent(entry.team(), office::teamNamed),
         entry.site(),
         entry.mail(),
+        orNone(entry.mobile()),
         true,
         StandIn.NONE);
+  }
+
+  private static @Nullable String orNone(String number) {
+    return number.isEmpty() ? null : number;
   }
 }

@@ -156,6 +156,7 @@ public class DemoOffice {
         store.teamNamed(person.get("team")),
         person.get("site"),
         person.get("sign_in") + "@fennick-isles.example",
+        person.get("mobile"),
         Boolean.parseBoolean(person.get("call_waiting")),
         StandIn.valueOf(person.get("stand_in")));
   }

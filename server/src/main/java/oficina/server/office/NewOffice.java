@@ -87,6 +87,7 @@ public class NewOffice {
                 team,
                 "",
                 "",
+                null,
                 true,
                 StandIn.NONE));
     store.mustChangePassword(id);

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * @param directNumber in E.164; null when they have none
  * @param team identity of the team
  * @param mail address at which they are written to; empty when they have none
+ * @param mobile in E.164; null when they have none
  */
 public record NewPerson(
     String name,
@@ -19,5 +20,6 @@ public record NewPerson(
     long team,
     String site,
     String mail,
+    @Nullable String mobile,
     boolean callWaiting,
     StandIn standIn) {}

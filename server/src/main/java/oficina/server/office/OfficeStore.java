@@ -74,7 +74,10 @@ public class OfficeStore {
                     row.getString("extension"),
                     number(row.getString("direct_number")),
                     new Person.Place(
-                        row.getString("team"), row.getString("site"), row.getString("mail")),
+                        row.getString("team"),
+                        row.getString("site"),
+                        row.getString("mail"),
+                        number(row.getString("mobile"))),
                     new Person.Calls(
                         Duration.ofSeconds(row.getInt("ring_seconds")),
                         row.getBoolean("call_waiting"),
@@ -272,8 +275,8 @@ public class OfficeStore {
     jdbc.sql(
             """
             insert into person (id, name, sign_in_name, password_hash, role, extension,
-              direct_number, team_id, site, mail, call_waiting, stand_in)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+              direct_number, team_id, site, mail, mobile, call_waiting, stand_in)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             """)
         .params(
             id,
@@ -286,6 +289,7 @@ public class OfficeStore {
             p.team(),
             p.site(),
             p.mail(),
+            p.mobile(),
             p.callWaiting(),
             p.standIn().name())
         .update();
@@ -297,7 +301,7 @@ public class OfficeStore {
     jdbc.sql(
             """
             update person set name = ?, sign_in_name = ?, role = ?, extension = ?,
-              direct_number = ?, team_id = ?, site = ?, mail = ? where id = ?
+              direct_number = ?, team_id = ?, site = ?, mail = ?, mobile = ? where id = ?
             """)
         .params(
             p.name(),
@@ -308,6 +312,7 @@ public class OfficeStore {
             p.team(),
             p.site(),
             p.mail(),
+            p.mobile(),
             person.value())
         .update();
   }
@@ -367,7 +372,7 @@ public class OfficeStore {
   public void leave(PersonId person) {
     jdbc.sql(
             """
-            update person set has_left = true, direct_number = null, password_hash = '',
+            update person set has_left = true, direct_number = null, mobile = null, password_hash = '',
               extension = concat('-', id), sign_in_name = concat('-', id)
             where id = ?
             """)

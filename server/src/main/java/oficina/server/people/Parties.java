@@ -64,7 +64,11 @@ public class Parties {
     }
     List<Contact> all = contacts.ask(book -> book.at(number, viewer));
     if (all.isEmpty()) {
-      return plain;
+      return office
+          .directory()
+          .personWithMobile(number)
+          .map(each -> plain.with(each.name(), KnownView.mobileOf(each)))
+          .orElse(plain);
     }
     Contact one =
         all.size() == 1

@@ -2,6 +2,7 @@ package oficina.server.people;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.people.Person;
 import oficina.core.people.Status;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * A colleague as everybody sees them. Says nothing of whom they speak with.
  *
  * @param mail empty when they have no address
+ * @param mobile as people here write it; absent when they have none
  * @param since how long they have been ringing or on a call, or have been what they say
  * @param said what they say of themselves; absent when nothing
  * @param forwarded where all their calls go, whoever calls; absent when they ring
@@ -24,6 +26,7 @@ public record PersonView(
     String team,
     String site,
     String mail,
+    @Schema(nullable = true) @Nullable String mobile,
     Lamp.Light lamp,
     @Schema(nullable = true) @Nullable Instant since,
     @Schema(nullable = true) @Nullable StatusView said,
@@ -72,13 +75,18 @@ public record PersonView(
         person.id().value(),
         person.name(),
         person.extension(),
-        person.directNumber() == null ? null : region.show(person.directNumber()),
+        shown(person.directNumber(), region),
         person.team(),
         person.site(),
         person.place().mail(),
+        shown(person.mobile(), region),
         lamp.light(),
         lamp.since(),
         StatusView.of(lamp.status()),
         ForwardedView.of(forwardedTo));
+  }
+
+  private static @Nullable String shown(@Nullable PhoneNumber number, Region region) {
+    return number == null ? null : region.show(number);
   }
 }

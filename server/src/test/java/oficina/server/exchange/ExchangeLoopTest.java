@@ -67,7 +67,7 @@ class ExchangeLoopTest {
             "Ines",
             "201",
             null,
-            new Person.Place("Front desk", "", ""),
+            new Person.Place("Front desk", "", "", null),
             new Person.Calls(
                 Duration.ofSeconds(20),
                 true,
