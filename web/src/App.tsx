@@ -5,7 +5,6 @@ import { Desk } from './desk/Desk';
 import { Frame } from './shell/Frame';
 import { listen } from './live/socket';
 import { everything } from './shell/topics';
-import { FirstPassword } from './session/FirstPassword';
 import { SignIn } from './session/SignIn';
 import { MeContext, useSession } from './session/session';
 
@@ -30,6 +29,9 @@ const Queues = lazy(() => import('./queues/Queues').then((view) => ({ default: v
 const Office = lazy(() => import('./office/Office').then((view) => ({ default: view.Office })));
 const FirstFactor = lazy(() =>
   import('./session/FirstFactor').then((view) => ({ default: view.FirstFactor })),
+);
+const FirstPassword = lazy(() =>
+  import('./session/FirstPassword').then((it) => ({ default: it.FirstPassword })),
 );
 const NewPassword = lazy(() =>
   import('./session/NewPassword').then((view) => ({ default: view.NewPassword })),
@@ -59,7 +61,11 @@ export function App() {
     return <SignIn signedOut={session.signedOut} unreachable={session.unreachable} />;
   }
   if (session.me.mustChangePassword) {
-    return <FirstPassword />;
+    return (
+      <Suspense>
+        <FirstPassword />
+      </Suspense>
+    );
   }
   if (session.me.mustAddFactor) {
     return (

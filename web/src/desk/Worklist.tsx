@@ -109,7 +109,7 @@ function NewMessage({ message }: { message: MessageView }) {
   const now = useNow();
   const about = [
     ...aboutParty(message.who, t),
-    message.line ? t('history.onLine', { line: message.line }) : '',
+    message.line ? t('party.onLine', { line: message.line }) : '',
     t('worklist.message', { length: clockTime(message.length) }),
   ];
   return (
@@ -138,7 +138,7 @@ function Missed({ missed }: { missed: ToCallBack }) {
   const name = nameOf(missed.who, t('party.withheld'));
   const about = [
     ...aboutParty(missed.who, t),
-    missed.line ? t('history.onLine', { line: missed.line }) : '',
+    missed.line ? t('party.onLine', { line: missed.line }) : '',
   ];
   return (
     <li ref={useArrival<HTMLLIElement>()} className={ROW}>

@@ -37,7 +37,7 @@ export function Entry({ entry, chosen, onChoose }: Props) {
   const about = [
     also.length > 0 ? t('history.also', { names: also.join(', ') }) : '',
     ...aboutParty(entry.other, t),
-    entry.line ? t('history.onLine', { line: entry.line }) : '',
+    entry.line ? t('party.onLine', { line: entry.line }) : '',
     entry.behalf ? t('history.behalf', { name: entry.behalf }) : '',
     entry.outcome,
     entry.noted ? t('history.noted') : '',
@@ -157,7 +157,7 @@ function facts(entry: HistoryEntry, t: Translate): [string, string][] {
     [
       t('history.fact.direction'),
       t(`history.direction.${entry.direction}`) +
-        (entry.line ? ` · ${t('history.onLine', { line: entry.line })}` : ''),
+        (entry.line ? ` · ${t('party.onLine', { line: entry.line })}` : ''),
     ],
     [t('history.fact.rang'), clockTime(entry.rang)],
     [t('history.fact.talked'), clockTime(entry.talked)],

@@ -18,6 +18,10 @@ import { Printed } from './Printed';
 import { Narrow } from './Narrow';
 import { asked, fileOf } from './entries';
 import { FILTERS, useWanted } from './useWanted';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 /** Of an entry that has not been drawn yet. */
 const USUAL_HEIGHT = 46;

@@ -14,7 +14,7 @@ export function CallPartyButton({ party, word }: { party: PartyView; word: strin
     <button
       type="button"
       className="btn btn-sm btn-plain"
-      aria-label={t('history.call', { name: nameOf(party, t('party.withheld')) })}
+      aria-label={t('party.call', { name: nameOf(party, t('party.withheld')) })}
       aria-disabled={busy}
       onClick={() => void run()}
     >

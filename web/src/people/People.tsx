@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { Suspense, lazy, useCallback, useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { PersonView } from '../api/types';
 import { useDrop } from '../calls/drag';
@@ -8,17 +8,21 @@ import { useOnce } from '../live/useOnce';
 import { useMe } from '../session/session';
 import { clockTime } from '../words/time';
 import { Lamp } from './Lamp';
-import { PersonCard } from './PersonCard';
 import { saidOf } from '../status/status';
 import { usePeople } from './store';
 import { usePointed } from './usePointed';
 import { useGroups } from './groups';
 import { type Whom, WhomSelect, isOf } from './Whom';
 
+const loadCard = () => import('./PersonCard');
+const PersonCard = lazy(() => loadCard().then((it) => ({ default: it.PersonCard })));
+
 /** The people of the office by team, with live lamps. A click calls. */
 export function People() {
   const { t } = useTranslation();
   const me = useMe();
+  // Whoever points at somebody does not wait for it.
+  useEffect(() => void loadCard(), []);
   const everybody = usePeople((store) => store.people).filter((person) => person.id !== me.id);
   const [freeOnly, setFreeOnly] = useState(false);
   const [whom, setWhom] = useState<Whom>('');
@@ -74,7 +78,9 @@ export function People() {
         )}
       </div>
       {about && pointed && (
-        <PersonCard key={about.id} person={about} groups={groups} beside={pointed.beside} />
+        <Suspense>
+          <PersonCard key={about.id} person={about} groups={groups} beside={pointed.beside} />
+        </Suspense>
       )}
     </section>
   );

@@ -50,7 +50,7 @@ function Whole({ opened, onGone }: WholeProps) {
       <header className="flex flex-wrap items-baseline gap-x-3">
         <h2 className="text-xl font-bold break-words">{name}</h2>
         <span className="quiet">
-          {[...aboutParty(other, t), line && t('history.onLine', { line })]
+          {[...aboutParty(other, t), line && t('party.onLine', { line })]
             .filter(Boolean)
             .join(' · ')}
         </span>

@@ -38,10 +38,7 @@ export function useAlerts() {
   const known = useRef<number>(undefined);
   useEffect(() => {
     if (fresh && known.current !== undefined && newest && newest.id > known.current) {
-      tell(
-        t('voicemail.from', { name: nameOf(newest.who, t('party.withheld')) }),
-        newest.line ?? '',
-      );
+      tell(t('mailbox.from', { name: nameOf(newest.who, t('party.withheld')) }), newest.line ?? '');
     }
     if (fresh) {
       known.current = Math.max(known.current ?? 0, newest?.id ?? 0);

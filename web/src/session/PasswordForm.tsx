@@ -4,6 +4,10 @@ import { sentence } from '../api/client';
 import { notify } from '../notices/store';
 import { Field } from './Field';
 import { useSessionActions } from './session';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 /** Asks for a new password, and for the present one as proof. */
 export function PasswordForm({ onDone }: { onDone: () => void }) {

@@ -6,6 +6,10 @@ import type { SignInView } from '../api/types';
 import { Dialog } from '../ui/Dialog';
 import { dayAndTime } from '../words/time';
 import { browserOf } from './browser';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 const KEY = ['sign-ins'];
 

@@ -10,11 +10,12 @@ import { standing, useQueues } from '../queues/queues';
 import { useFresh } from '../voicemail/messages';
 import { DeviceChip } from './DeviceChip';
 import { Mark } from '../ui/Mark';
-import { PersonMenu, type Sheet } from './PersonMenu';
+import type { Sheet } from './PersonMenu';
 import { RulesChip } from './RulesChip';
 import { QUEUES, RULES, TABS } from './tabs';
 
-/** Sheets load when they are opened. */
+/** The menu and the sheets load when they are opened. */
+const PersonMenu = lazy(() => import('./PersonMenu').then((it) => ({ default: it.PersonMenu })));
 const PreferencesDialog = lazy(() =>
   import('../preferences/PreferencesDialog').then((it) => ({ default: it.PreferencesDialog })),
 );
@@ -98,7 +99,7 @@ function Fresh() {
   const fresh = useFresh();
   return fresh > 0 ? (
     <span
-      aria-label={t('voicemail.count', { count: fresh })}
+      aria-label={t('mailbox.count', { count: fresh })}
       className="bg-accent text-accent-content ml-2 rounded px-1.5 py-0.5 text-sm font-bold"
     >
       {fresh}
@@ -181,16 +182,16 @@ function PersonChip({ onKeys, onStatus, onPart }: Props) {
         </span>
         <IconChevronDown size={16} aria-hidden="true" />
       </button>
-      {open && (
-        <PersonMenu
-          onClose={() => setOpen(false)}
-          onKeys={onKeys}
-          onStatus={onStatus}
-          onPart={onPart}
-          onSheet={setDialog}
-        />
-      )}
       <Suspense>
+        {open && (
+          <PersonMenu
+            onClose={() => setOpen(false)}
+            onKeys={onKeys}
+            onStatus={onStatus}
+            onPart={onPart}
+            onSheet={setDialog}
+          />
+        )}
         {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
         {dialog === 'opening' && <OpeningSheet onClose={() => setDialog('')} />}
         {dialog === 'outcomes' && <OutcomesDialog onClose={() => setDialog('')} />}

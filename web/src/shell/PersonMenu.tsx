@@ -7,6 +7,10 @@ import { useMe, useSessionActions } from '../session/session';
 import { KeyCap } from '../ui/KeyCap';
 import { OFFICE, OUTSIDE, type View } from './tabs';
 import { type Theme, setTheme, theme } from './theme';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 /** What can be opened from here that is of nobody else's concern. */
 export type Sheet =

@@ -30,10 +30,10 @@ export function Leaving() {
             <p className="min-w-0 flex-1">
               <span className="font-semibold">{name}</span>{' '}
               <span className="quiet">
-                {t(each.speaks ? 'voicemail.leaving' : 'voicemail.listens', {
+                {t(each.speaks ? 'mailbox.leaving' : 'mailbox.listens', {
                   time: clockTime(now - Date.parse(each.since)),
                 })}
-                {each.line && ` · ${t('history.onLine', { line: each.line })}`}
+                {each.line && ` · ${t('party.onLine', { line: each.line })}`}
               </span>
             </p>
             <button
@@ -41,7 +41,7 @@ export function Leaving() {
               className="btn btn-sm btn-success"
               onClick={() => void take(each.call)}
             >
-              {t('voicemail.takeCaller')}
+              {t('mailbox.takeCaller')}
             </button>
           </li>
         );

@@ -59,13 +59,13 @@ function Opened({ letter, onGone }: OpenedProps) {
   );
   const name = nameOf(message.who, t('party.withheld'));
   return (
-    <article aria-label={t('voicemail.from', { name })}>
+    <article aria-label={t('mailbox.from', { name })}>
       <header className="flex flex-wrap items-baseline gap-x-3">
         <h2 className="text-xl font-bold break-words">{name}</h2>
         <span className="quiet">
           {[
             ...aboutParty(message.who, t),
-            message.line && t('history.onLine', { line: message.line }),
+            message.line && t('party.onLine', { line: message.line }),
           ]
             .filter(Boolean)
             .join(' · ')}

@@ -13,6 +13,10 @@ import { Leaving } from './Leaving';
 import { Letter } from './Letter';
 import { Tray } from './Tray';
 import { type Which, heard, pageOf, remove } from './messages';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 const GreetingsSheet = lazy(() =>
   import('./GreetingsSheet').then((it) => ({ default: it.GreetingsSheet })),

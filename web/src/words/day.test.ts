@@ -7,8 +7,8 @@ import { setOfficeZone } from './time';
 const NOW = Date.parse('2026-11-30T09:00:00Z');
 
 beforeAll(async () => {
-  const history = { today: 'Today', yesterday: 'Yesterday', tomorrow: 'Tomorrow' };
-  await i18next.init({ lng: 'en', resources: { en: { translation: { history } } } });
+  const day = { today: 'Today', yesterday: 'Yesterday', tomorrow: 'Tomorrow' };
+  await i18next.init({ lng: 'en', resources: { en: { translation: { day } } } });
   setOfficeZone('Europe/London');
 });
 

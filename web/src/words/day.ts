@@ -56,7 +56,7 @@ export function dayFrom(typed: string, now: number, past = false): string | null
   const text = typed.trim().toLowerCase();
   const today = dayOf(now);
   const near = ['yesterday', 'today', 'tomorrow'].findIndex(
-    (each) => i18next.t(`history.${each}`).toLowerCase() === text,
+    (each) => i18next.t(`day.${each}`).toLowerCase() === text,
   );
   if (near >= 0) {
     return iso(at(today) + (near - 1) * DAY_MS);

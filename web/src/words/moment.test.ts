@@ -7,9 +7,9 @@ import { setOfficeZone } from './time';
 const NOW = Date.parse('2026-11-30T09:00:00Z');
 
 beforeAll(async () => {
-  const history = { today: 'Today', yesterday: 'Yesterday', tomorrow: 'Tomorrow' };
+  const day = { today: 'Today', yesterday: 'Yesterday', tomorrow: 'Tomorrow' };
   const moment = { in: 'in', minutes: 'min minutes', hours: 'h hour hours', days: 'day days' };
-  await i18next.init({ lng: 'en', resources: { en: { translation: { history, moment } } } });
+  await i18next.init({ lng: 'en', resources: { en: { translation: { day, moment } } } });
   setOfficeZone('Europe/London');
 });
 

@@ -94,19 +94,19 @@ const DAY_MS = 86_400_000;
 /** A day as one says it: today, yesterday, or spelled out. */
 export function dayTitle(instant: string, now: number): string {
   if (dayOf(instant) === dayOf(now)) {
-    return i18next.t('history.today');
+    return i18next.t('day.today');
   }
   return dayOf(instant) === dayOf(now - DAY_MS)
-    ? i18next.t('history.yesterday')
+    ? i18next.t('day.yesterday')
     : longDay(instant, now);
 }
 
 /** The same within a sentence, where days nearby have names. */
 export function shortMoment(instant: string, now: number): string {
   const days = new Map([
-    [dayOf(now), i18next.t('history.today')],
-    [dayOf(now - DAY_MS), i18next.t('history.yesterday')],
-    [dayOf(now + DAY_MS), i18next.t('history.tomorrow')],
+    [dayOf(now), i18next.t('day.today')],
+    [dayOf(now - DAY_MS), i18next.t('day.yesterday')],
+    [dayOf(now + DAY_MS), i18next.t('day.tomorrow')],
   ]);
   const near = days.get(dayOf(instant))?.toLowerCase();
   return near ? `${near} ${timeOfDay(instant)}` : farMoment(instant, now);

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -32,6 +33,38 @@ class DialFieldTest {
           ines.dialField().fill(typed);
           assertThat(ines.results().first()).containsText(name);
         });
+  }
+
+  @Test
+  void a_colleagues_mobile_is_a_number_of_theirs_and_says_who_calls() {
+    String mobile = "Mobile of Ines Calloway";
+    Desk lotte = browsers.of("lotte");
+    Desk tomasz = browsers.of("tomasz");
+    lotte.play(mobile);
+    tomasz.dialField().fill("ines c");
+    assertThat(tomasz.results().first()).containsText("Front desk");
+    tomasz.dialField().press("ArrowRight");
+    assertThat(tomasz.results().first()).containsText("07700 900120");
+    tomasz.dialField().press("Enter");
+    tomasz.sees("Ines Calloway", "ringing");
+    lotte.phoneButton(mobile, "Answer").click();
+    browsers.pass(Duration.ofSeconds(1));
+    tomasz.sees("Ines Calloway", "talking");
+    assertThat(tomasz.call("Ines Calloway")).containsText("Front desk · Mobile 07700 900120");
+    tomasz.button("Transfer").click();
+    Locator toVoicemail =
+        tomasz.page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("To voicemail"));
+    tomasz.targetField().fill("ines");
+    assertThat(toVoicemail).isVisible();
+    tomasz.targetField().press("ArrowRight");
+    assertThat(toVoicemail).hasCount(0);
+    tomasz.press("Escape");
+    tomasz.button("End").click();
+
+    lotte.callFrom(mobile, "0191 498 0221");
+    tomasz.sees("Ines Calloway", "ringing");
+    tomasz.button("Decline").click();
   }
 
   @Test
