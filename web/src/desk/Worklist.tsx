@@ -1,5 +1,6 @@
 import { IconMessage } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
+import { Fragment, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
 import { get, sentence } from '../api/client';
@@ -12,6 +13,7 @@ import { useFollowUps } from '../followup/followUps';
 import { useNow } from '../live/now';
 import { useShelf } from '../park/store';
 import { useArrival } from '../ui/arrival';
+import { usePlaces } from '../ui/places';
 import { CallPartyButton } from '../people/CallPartyButton';
 import { useMe } from '../session/session';
 import { Leaving } from '../voicemail/Leaving';
@@ -34,6 +36,14 @@ export function Worklist() {
   const written = new Set(messages.map((message) => message.who.dial));
   const calls = (data ?? []).filter((each) => !written.has(each.who.dial));
   const due = (useFollowUps(false).data ?? []).filter((each) => each.dueNow);
+  const rows: [string, ReactNode][] = [
+    ...parked.map((slot): [string, ReactNode] => [slot.slot, <ParkedForMe slot={slot} />]),
+    ...messages.map((each): [string, ReactNode] => [`m${each.id}`, <NewMessage message={each} />]),
+    ...calls.map((each): [string, ReactNode] => [`c${each.who.dial}`, <Missed missed={each} />]),
+    ...due.map((each): [string, ReactNode] => [`f${each.id}`, <FollowUpRow followUp={each} />]),
+  ];
+  const row = new Map(rows);
+  const { order, pointing } = usePlaces([...row.keys()]);
   const count = calls.length + parked.length + messages.length + leaving + due.length;
   return (
     <section aria-label={t('worklist.title')} className="mt-4 flex flex-col">
@@ -46,19 +56,10 @@ export function Worklist() {
           {sentence(error)}
         </p>
       )}
-      {calls.length + parked.length + messages.length + due.length > 0 && (
-        <ul className="sheet divide-base-300 divide-y">
-          {parked.map((slot) => (
-            <ParkedForMe key={slot.slot} slot={slot} />
-          ))}
-          {messages.map((message) => (
-            <NewMessage key={message.id} message={message} />
-          ))}
-          {calls.map((each) => (
-            <Missed key={each.who.dial} missed={each} />
-          ))}
-          {due.map((each) => (
-            <FollowUpRow key={each.id} followUp={each} />
+      {order.length > 0 && (
+        <ul className="sheet divide-base-300 divide-y" {...pointing}>
+          {order.map((key) => (
+            <Fragment key={key}>{row.get(key)}</Fragment>
           ))}
         </ul>
       )}

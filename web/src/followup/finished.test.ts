@@ -81,6 +81,27 @@ test('whoever was announced and handed over is with the one who was told of them
   expect(useFinished.getState().all[0]?.told?.about.person).toBe('Adaeze');
 });
 
+test('of whoever stays in a conference that I leave it is said with whom', () => {
+  const conference = { members: [] } as unknown as CallView['conference'];
+  const both = call('una', 'TALKING', { conference });
+  finished.take([call('dov', 'HELD'), call('una', 'TALKING')], [both]);
+  const stays = (name: string, person: string) => ({
+    what: 'STAYS_IN_CONFERENCE',
+    about: { name, person },
+  });
+  finished.tell([stays('una', 'dov'), stays('dov', 'una')]);
+  finished.take([both], []);
+  const ends = () =>
+    useFinished.getState().all.map((each) => [endOf(each), each.told?.about.person]);
+  expect(ends()).toEqual([
+    ['finished.STAYS_IN_CONFERENCE', 'dov'],
+    ['finished.STAYS_IN_CONFERENCE', 'una'],
+  ]);
+  finished.take([], [call('dov', 'TALKING')]);
+  finished.take([call('dov', 'TALKING')], []);
+  expect(ends()[0]).toEqual(['finished.what', undefined]);
+});
+
 const party = (dial?: string) => ({ kind: 'OUTSIDE', name: 'Isla', dial }) as PartyView;
 
 /** A call with somebody, or a conference of these. */

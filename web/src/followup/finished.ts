@@ -39,11 +39,22 @@ const BECAME = [
   'PARKED_GAVE_UP',
 ];
 
+/** Told of each who stays in a conference that I have left; in it are callers of several calls. */
+export const STAYS = 'STAYS_IN_CONFERENCE';
+
 /** With whom I have spoken in calls in hand, and since when; in what became a conference, with whom it began. */
 const spoken = new Map<string, { other: PartyView; since: number }>();
 
 /** What was told of calls in hand. */
 const told = new Map<string, NoticeView>();
+
+/** Who stays in a conference that I have left, by name. */
+const staying = new Map<string, NoticeView>();
+
+/** Of a call that is over, with whom whoever it was with stays. */
+function withOthers(over: Over): Over {
+  return over.told ? over : { ...over, told: staying.get(over.other.name ?? '') };
+}
 
 /** Whether whoever it was with is in a call of mine again, or still: it was joined with another one. */
 export function isBack(over: Over, calls: CallView[]): boolean {
@@ -79,6 +90,10 @@ export const finished = {
         spoken.set(call.id, { other: call.other, since });
       }
     }
+    // Whoever is in another call of mine is there no longer.
+    now
+      .filter((call) => !before.some((each) => each.id === call.id))
+      .forEach((call) => staying.delete(call.other.name ?? ''));
     const gone = before.filter((call) => !now.some((each) => each.id === call.id));
     for (const { id, phase, line } of gone) {
       const mine = spoken.get(id);
@@ -91,7 +106,10 @@ export const finished = {
           told: told.get(id) ?? handedOver(id, gone),
         };
         const before = useFinished.getState().all;
-        set([over, ...before.filter((each) => each.id !== id && each.at >= mine.since)]);
+        set([
+          withOthers(over),
+          ...before.filter((each) => each.id !== id && each.at >= mine.since),
+        ]);
       }
       spoken.delete(id);
       told.delete(id);
@@ -100,6 +118,10 @@ export const finished = {
   /** Of a caller I sent on something was told, before or after the call was gone. */
   tell(notices: NoticeView[]) {
     for (const notice of notices) {
+      if (notice.what === STAYS) {
+        staying.set(notice.about.name ?? '', notice);
+        set(useFinished.getState().all.map(withOthers));
+      }
       if (notice.call && BECAME.includes(notice.what)) {
         if (spoken.has(notice.call)) {
           told.set(notice.call, notice);
@@ -118,6 +140,7 @@ export const finished = {
   reset() {
     spoken.clear();
     told.clear();
+    staying.clear();
     set([]);
   },
 };

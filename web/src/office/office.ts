@@ -33,14 +33,6 @@ export const usePeopleRegister = (text: string, from: number) =>
 export const useLineRegister = () =>
   useQuery({ queryKey: [KEY, 'lines'], queryFn: () => get<LineRow[]>('/api/office/lines') }).data;
 
-/** What an administrator has to do something about, the most urgent first; nothing for anybody else. */
-export const useAlarms = (administrator: boolean) =>
-  useQuery({
-    queryKey: [KEY, 'system', 'alarms'],
-    queryFn: () => get<SystemView['alarms']>('/api/office/alarms'),
-    enabled: administrator,
-  }).data ?? [];
-
 /** How the installation stands, asked for as long as it is shown. */
 export const useSystem = () =>
   useQuery({

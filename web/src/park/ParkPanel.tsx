@@ -8,20 +8,18 @@ import { callStore } from '../calls/store';
 import { KeyCap } from '../ui/KeyCap';
 import { useOnce } from '../live/useOnce';
 import { notify } from '../notices/store';
-import { usePeople } from '../people/store';
-import { useMe } from '../session/session';
+import { PersonField, usePersonTyped } from '../dial/PersonField';
 import { useShelf } from './store';
 
 /** Chooses where and for whom a call is to wait. Enter alone parks it in the next free slot. */
 export function ParkPanel({ call }: { call: CallView }) {
   const { t } = useTranslation();
   const id = useId();
-  const me = useMe();
   const slots = useShelf((store) => store.slots);
-  const people = usePeople((store) => store.people).filter((person) => person.id !== me.id);
   const next = slots.find((each) => !each.waiting);
   const [slot, setSlot] = useState('');
-  const [forWhom, setForWhom] = useState('');
+  const typed = usePersonTyped();
+  const { text, meant } = typed;
   const [note, setNote] = useState('');
   const [error, setError] = useState('');
   const name = nameOf(call.other, t('party.withheld'));
@@ -32,11 +30,12 @@ export function ParkPanel({ call }: { call: CallView }) {
     useCallback(async () => {
       const chosen = slot || next?.slot;
       try {
-        await park(call, {
-          slot: chosen,
-          forWhom: forWhom ? Number(forWhom) : undefined,
-          note,
-        });
+        const forWhom = await meant();
+        if (forWhom === null) {
+          setError(t('park.nobody', { text }));
+          return;
+        }
+        await park(call, { slot: chosen, forWhom, note });
         callStore.closePanel();
         notify(
           'done',
@@ -46,7 +45,7 @@ export function ParkPanel({ call }: { call: CallView }) {
       } catch (problem) {
         setError(sentence(problem));
       }
-    }, [call, slot, next, forWhom, note, name, t]),
+    }, [call, slot, next, text, meant, note, name, t]),
   );
 
   function pressed(event: KeyboardEvent) {
@@ -83,20 +82,12 @@ export function ParkPanel({ call }: { call: CallView }) {
       </div>
       <div className="flex flex-col gap-0.5 text-sm">
         <label htmlFor={`${id}-for`}>{t('park.for')}</label>
-        <select
+        <PersonField
           id={`${id}-for`}
-          className="select bg-base-100 w-48"
-          value={forWhom}
-          onChange={(event) => setForWhom(event.target.value)}
+          typed={typed}
+          placeholder={t('park.anyone')}
           onKeyDown={pressed}
-        >
-          <option value="">{t('park.anyone')}</option>
-          {people.map((person) => (
-            <option key={person.id} value={person.id}>
-              {person.name}
-            </option>
-          ))}
-        </select>
+        />
       </div>
       <div className="flex min-w-40 flex-1 flex-col gap-0.5 text-sm">
         <label htmlFor={`${id}-note`}>{t('park.note')}</label>

@@ -22,7 +22,8 @@ interface Props {
 export function PersonCard({ person, groups, beside }: Props) {
   const { t } = useTranslation();
   const active = activeCall(useCalls());
-  const transfers = active?.actions.includes('TRANSFER');
+  // Nobody is put through to themselves.
+  const transfers = active?.actions.includes('TRANSFER') && active.other.dial !== person.extension;
   const state = t(`lamp.${person.lamp}`);
   return (
     <aside

@@ -66,7 +66,7 @@ export function ForAWhile({ rules, onStart, onStop }: Props) {
       className="sheet mb-3 flex flex-wrap items-end gap-3 px-4 py-2"
       onSubmit={(event) => void submit(event)}
     >
-      <h2 className="self-center font-bold">{t('rules.forAWhile')}</h2>
+      <h2 className="self-center font-bold max-sm:basis-full">{t('rules.forAWhile')}</h2>
       <TargetFields
         label={t('rules.everything')}
         choices={['VOICEMAIL', 'PERSON', 'LINE', 'NUMBER', 'REFUSE']}

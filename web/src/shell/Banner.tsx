@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { useLine } from '../live/line';
-import { useAlarms } from '../office/office';
+import { useAlarms } from './alarms';
 import { useMe } from '../session/session';
 
 /**

@@ -46,7 +46,7 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
         {rows.map(([key, does]) => (
           <div key={key + does} className="flex break-inside-avoid items-baseline gap-3 pb-1">
             <dt className="w-20 shrink-0 text-right">
-              <kbd className="kbd">{key}</kbd>
+              <kbd className="kbd !inline-flex">{key}</kbd>
             </dt>
             <dd>{does}</dd>
           </div>

@@ -56,7 +56,7 @@ export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props
   const sheet = (name: Sheet) => item(`me.${name}`, () => onSheet(name));
 
   return (
-    <div className="sheet text-base-content absolute right-0 z-40 mt-2 w-72 p-2 shadow-lg">
+    <div className="sheet text-base-content absolute right-0 z-40 mt-2 max-h-[calc(100dvh-7rem)] w-72 overflow-y-auto p-2 shadow-lg">
       <dl className="border-base-300 mb-2 grid grid-cols-[auto_1fr] gap-x-3 border-b px-3 pb-2">
         <dt className="quiet">{t('me.extension')}</dt>
         <dd className="text-right font-semibold">{me.extension}</dd>

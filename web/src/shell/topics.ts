@@ -14,7 +14,7 @@ import type {
 } from '../api/types';
 import { callStore, useCallStore } from '../calls/store';
 import { devicesStore } from '../devices/store';
-import { finished } from '../followup/finished';
+import { STAYS, finished } from '../followup/finished';
 import type { Told } from '../live/socket';
 import { noticeStore, notify } from '../notices/store';
 import { shelfStore } from '../park/store';
@@ -49,8 +49,10 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   SHELF: (data) => shelfStore.take(data as SlotView[]),
   COLLEAGUES: (_, queries) => void askAgain(queries, 'colleagues'),
   NOTICES(data) {
-    noticeStore.take(data as NoticeView[]);
-    finished.tell(data as NoticeView[]);
+    const notices = data as NoticeView[];
+    // What stands in the line of a call that is over needs no notice besides.
+    noticeStore.take(notices.filter((each) => each.what !== STAYS));
+    finished.tell(notices);
   },
   SERVICE(data, queries) {
     const wasBehind = useLine.getState().service.behind;

@@ -66,6 +66,9 @@ class ConferenceTest extends TomaszTalksToInes {
     ines.button("Leave").click();
     tomasz.sees("Adaeze Moor", "talking");
     ines.hasNoCalls();
+    assertThat(ines.page.getByText("Tomasz Brill, now with Adaeze Moor")).isVisible();
+    ines.button("1 more").click();
+    assertThat(ines.page.getByText("Adaeze Moor, now with Tomasz Brill")).isVisible();
   }
 
   @Test

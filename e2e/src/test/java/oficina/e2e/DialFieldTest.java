@@ -53,8 +53,7 @@ class DialFieldTest {
     assertThat(tomasz.call("Ines Calloway")).containsText("Front desk · Mobile 07700 900120");
     tomasz.button("Transfer").click();
     Locator toVoicemail =
-        tomasz.page.getByRole(
-            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("To voicemail"));
+        tomasz.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("To voicemail"));
     tomasz.targetField().fill("ines");
     assertThat(toVoicemail).isVisible();
     tomasz.targetField().press("ArrowRight");

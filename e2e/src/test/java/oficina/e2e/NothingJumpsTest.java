@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.IsInViewportOptions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
@@ -108,6 +109,28 @@ class NothingJumpsTest extends TomaszTalksToInes {
     tomasz.press("Enter");
     assertThat(ines.slot("61")).containsText("Adaeze Moor");
     assertThat(shifted()).isEqualTo(List.of());
+  }
+
+  @Test
+  void what_waits_is_moved_by_nothing_new_while_the_pointer_is_on_it() {
+    Desk una = browsers.of("una");
+    Locator rows =
+        una.page
+            .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Waits for you"))
+            .getByRole(AriaRole.LISTITEM);
+    adaeze.dial("222");
+    una.sees("Adaeze Moor", "ringing");
+    adaeze.button("End").click();
+    rows.filter(new Locator.FilterOptions().setHasText("Adaeze Moor")).hover();
+    ines.button("Park").click();
+    ines.page.getByLabel("For", new Page.GetByLabelOptions().setExact(true)).fill("una");
+    ines.press("Enter");
+    assertThat(rows.last()).containsText("Tomasz Brill");
+    una.page.mouse().move(5, 5);
+    assertThat(rows.first()).containsText("Tomasz Brill");
+    una.dial("212");
+    adaeze.button("Answer").click();
+    una.sees("Adaeze Moor", "talking");
   }
 
   @Test

@@ -40,7 +40,11 @@ class ParkTest extends TomaszTalksToInes {
   void for_a_person_with_a_note_who_is_told_at_once_and_when_they_return() {
     ines.button("Park").click();
     ines.page.getByLabel("Slot", exactly()).selectOption("64");
-    ines.page.getByLabel("For", exactly()).selectOption("Adaeze Moor");
+    ines.page.getByLabel("For", exactly()).fill("nobody at all");
+    ines.page.getByLabel("For", exactly()).press("Enter");
+    assertThat(ines.alert().getByText("Nobody here is called “nobody at all”.")).isVisible();
+    ines.page.getByLabel("For", exactly()).fill("adae");
+    assertThat(ines.results().first()).containsText("Adaeze Moor");
     ines.page.getByLabel("Note", exactly()).fill("wants the June rates");
     ines.page.getByLabel("Note", exactly()).press("Enter");
     adaeze.isTold("Tomasz Brill waits for you in 64, parked by Ines Calloway.");

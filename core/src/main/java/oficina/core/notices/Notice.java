@@ -67,6 +67,8 @@ public record Notice(
     PARKED_FOR_YOU,
     /** The starter took the one who is told out of the conference. */
     DROPPED,
+    /** Somebody stays with others in a conference that the one who is told has left. */
+    STAYS_IN_CONFERENCE,
     /** Nobody took a call at one's own telephone outside; it stays where it is. */
     PHONE_NOT_ANSWERED,
     /**

@@ -46,6 +46,16 @@ public final class Notices {
   }
 
   /**
+   * Whether it is still so when everything that was decided together has happened: of a conference
+   * that is ended for all nobody stays in it.
+   *
+   * @param after the state then
+   */
+  public static boolean holds(Notice notice, ExchangeState after) {
+    return notice.what() != What.STAYS_IN_CONFERENCE || after.call(notice.call()) != null;
+  }
+
+  /**
    * What to tell the person of a part in a call that has ended without them; null when there is
    * nothing to tell, it never rang at them for a line of theirs, or it was told when the part
    * ended.
@@ -169,7 +179,27 @@ public final class Notices {
     if (cutOff) {
       return cutOff(call, leaving);
     }
-    return call.conference() ? List.of() : heldBy(call, leaving, e.at());
+    return call.conference() ? staying(call, leaving) : heldBy(call, leaving, e.at());
+  }
+
+  /** Whoever leaves is told who is with whom then. */
+  private static List<Notice> staying(Call call, Connection leaving) {
+    PersonId person = leaving.party().employee();
+    List<Party> rest =
+        call.connections().stream()
+            .filter(each -> each.answered() && each.leg() != leaving.leg())
+            .map(Connection::party)
+            .toList();
+    if (person == null || rest.size() < 2) {
+      return List.of();
+    }
+    return rest.stream()
+        .map(
+            each -> {
+              Party with = rest.get(each.equals(rest.get(0)) ? 1 : 0);
+              return new Notice(person, What.STAYS_IN_CONFERENCE, each, with, null, null);
+            })
+        .toList();
   }
 
   private static List<Notice> cutOff(Call call, Connection lost) {

@@ -31,6 +31,10 @@ public final class Menu {
     /** The message at hand has been heard. */
     HEARD,
     DELETE,
+    /** Go on with the message at hand, slower. */
+    SLOWER,
+    /** Go on with the message at hand, faster. */
+    FASTER,
     /** Connect with whoever left the message at hand. */
     CALL_BACK,
     /** Listen to a new greeting, until {@link #KEEP_GREETING}. */
@@ -186,6 +190,11 @@ public final class Menu {
       case '4':
         if (there) {
           return new Step(List.of(), List.of(Deed.CALL_BACK));
+        }
+        break;
+      case '5', '6':
+        if (there) {
+          return new Step(List.of(), List.of(key == '5' ? Deed.SLOWER : Deed.FASTER));
         }
         break;
       case '9':

@@ -82,11 +82,12 @@ public final class Scene {
     if (decision instanceof Refusal refusal) {
       return refusal;
     }
+    List<Notice> told = new ArrayList<>();
     for (ExchangeEvent event : ((Decision.Accepted) decision).events()) {
       if (event instanceof TalkEvent.Merged merged) {
         moved.put(merged, exchange.state().call(merged.other()).leg(merged.otherLeg()).party());
       }
-      notices.addAll(Notices.of(event, exchange.state()));
+      told.addAll(Notices.of(event, exchange.state()));
       exchange.apply(event);
       events.add(event);
       CallRecords.Entries written = records.follow(event, exchange.state()::call);
@@ -99,6 +100,7 @@ public final class Scene {
         }
       }
     }
+    told.stream().filter(each -> Notices.holds(each, exchange.state())).forEach(notices::add);
     return null;
   }
 

@@ -125,11 +125,32 @@ class NoticesTest {
                 .in(dov));
   }
 
-  @Test
-  void a_member_is_dropped_and_waiting_for_a_colleague_ends() {
+  private void joinsInes() {
     CallId second = scene.call(INES, "221");
     scene.answer(second, TOMASZ);
     scene.run(new ConferenceCommand.Join(dov, TOMASZ, second));
+  }
+
+  @Test
+  void whoever_leaves_a_conference_is_told_who_is_with_whom_and_whoever_ends_it_is_not() {
+    joinsInes();
+    scene.run(new CallCommand.Clear(dov, TOMASZ));
+    Party ines = new Party.Employee(INES);
+    assertThat(scene.notices)
+        .containsExactlyInAnyOrder(
+            new Notice(TOMASZ, What.STAYS_IN_CONFERENCE, CALLER, ines, null, null).in(dov),
+            new Notice(TOMASZ, What.STAYS_IN_CONFERENCE, ines, CALLER, null, null).in(dov));
+    scene.notices.clear();
+    hangsUp();
+    dov_talks_to_tomasz();
+    joinsInes();
+    scene.run(new ConferenceCommand.EndForAll(dov, TOMASZ));
+    assertThat(scene.notices).isEmpty();
+  }
+
+  @Test
+  void a_member_is_dropped_and_waiting_for_a_colleague_ends() {
+    joinsInes();
     scene.run(new ConferenceCommand.Drop(dov, TOMASZ, scene.state(dov).of(INES).leg()));
     assertThat(scene.notices).extracting(Notice::to).containsExactly(INES);
     CallId wish = new CallId("wish");

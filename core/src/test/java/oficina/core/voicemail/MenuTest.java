@@ -50,12 +50,15 @@ class MenuTest {
     assertThat(first.deeds()).containsExactly(Deed.HEARD);
     assertThat(menu.key('1').say()).contains(new Say.Sound(0));
     assertThat(menu.key('2').say()).contains(new Say.Sound(1));
+    assertThat(menu.key('5').deeds()).containsExactly(Deed.SLOWER);
+    assertThat(menu.key('6').deeds()).containsExactly(Deed.FASTER);
     Step deleted = menu.key('3');
     assertThat(deleted.deeds()).containsExactly(Deed.DELETE, Deed.HEARD);
     assertThat(menu.at()).as("the next has moved up").isEqualTo(1);
     assertThat(menu.key('4').deeds()).containsExactly(Deed.CALL_BACK);
     assertThat(menu.key('2').say()).containsExactly(Words.NO_MORE, Words.CHOICES_WITHOUT);
     assertThat(menu.key('3').deeds()).isEmpty();
+    assertThat(menu.key('6').deeds()).isEmpty();
     assertThat(menu.key('0').deeds()).containsExactly(Deed.END);
   }
 

@@ -114,6 +114,7 @@ class ReadingOut {
     private final List<Message> list = new ArrayList<>();
     private final @Nullable PersonId caller;
     private final String place;
+    private final Playback playback = new Playback();
     private @Nullable PersonId owner;
 
     Conversation(@Nullable PersonId caller, String place, SpeakingEnd end, Line line) {
@@ -176,6 +177,10 @@ class ReadingOut {
           callBack();
           return true;
         }
+        case SLOWER, FASTER -> {
+          changeSpeed(deed == Menu.Deed.FASTER ? 1 : -1);
+          return true;
+        }
         case HEARD -> marks.heard(atHand().id(), mailbox(), owner, clock.instant());
         case DELETE -> {
           Message gone = list.remove(menu.at());
@@ -199,6 +204,14 @@ class ReadingOut {
         topics.tell(List.of(owner), Topic.VOICEMAIL);
       }
       return false;
+    }
+
+    /** Goes on with the message from where it is; one that has been heard begins anew. */
+    private void changeSpeed(int faster) {
+      if (playback.canBe(faster)) {
+        int said = end.saidOf(playback.words());
+        say(List.of(playback.goOn(faster, said), sentence("CHOICES")), () -> {});
+      }
     }
 
     private Menu.Step checked() {
@@ -259,7 +272,7 @@ class ReadingOut {
       @Override
       public CompletableFuture<short[]> of(Say.Sound sound) {
         long id = list.get(sound.message()).id();
-        return CompletableFuture.completedFuture(sounds.samples(id));
+        return playback.begin(sounds.samples(id));
       }
     }
 

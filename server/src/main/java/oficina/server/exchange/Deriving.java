@@ -214,7 +214,7 @@ record Deriving(
           new DeskFeed.Changes(
               views.of(all, concerned::contains, exchange, records),
               shelf ? views.shelf(exchange.state()) : null,
-              notices,
+              notices.stream().filter(each -> Notices.holds(each, exchange.state())).toList(),
               parts);
       return () -> feed.publish(changes);
     }

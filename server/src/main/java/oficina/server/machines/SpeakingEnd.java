@@ -31,6 +31,11 @@ public final class SpeakingEnd implements SoundEnd {
     whenSaid = then;
   }
 
+  /** How many samples of these words have been said by now; -1 when they are not to be said. */
+  public synchronized int saidOf(CompletableFuture<short[]> words) {
+    return toSay.peek() == words ? said : toSay.contains(words) ? 0 : -1;
+  }
+
   /** Keeps what is heard from now on. */
   public synchronized void listen() {
     heard.clear();

@@ -47,8 +47,8 @@ class RecordingFiling implements SmartLifecycle, Filing.Shelf<TapeLabel> {
   @Override
   public void take(TapeLabel label, boolean known) throws IOException {
     long bytes = spool.length(label.place());
-    if (bytes == 0) {
-      LOG.debug("Nothing was said in {}", label.place());
+    if (bytes < RecordingFilingStore.A_SECOND) {
+      LOG.debug("Less than a second was recorded in {}", label.place());
       return;
     }
     store.file(

@@ -18,7 +18,7 @@ import org.springframework.transaction.support.TransactionOperations;
  */
 @Repository
 public class RecordingFilingStore {
-  private static final int A_SECOND = KeptSound.CHUNK * TapeWriter.CHANNELS;
+  static final int A_SECOND = KeptSound.CHUNK * TapeWriter.CHANNELS;
 
   private final JdbcClient jdbc;
   private final TransactionOperations transactions;
