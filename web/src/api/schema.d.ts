@@ -430,7 +430,7 @@ export interface paths {
         get?: never;
         put: operations["change_2"];
         post?: never;
-        delete?: never;
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -494,7 +494,23 @@ export interface paths {
         get: operations["what"];
         put: operations["replace"];
         post?: never;
-        delete: operations["remove_2"];
+        delete: operations["remove_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/handling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["now_2"];
+        put: operations["change_5"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -572,7 +588,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_5"];
+        put: operations["change_6"];
         post?: never;
         delete?: never;
         options?: never;
@@ -620,9 +636,9 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one_1"];
-        put: operations["change_6"];
+        put: operations["change_7"];
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
         patch?: never;
@@ -638,7 +654,7 @@ export interface paths {
         get: operations["picture_1"];
         put: operations["put_1"];
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_5"];
         options?: never;
         head?: never;
         patch?: never;
@@ -716,9 +732,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_7"];
+        put: operations["change_8"];
         post?: never;
-        delete: operations["remove_5"];
+        delete: operations["remove_6"];
         options?: never;
         head?: never;
         patch?: never;
@@ -813,7 +829,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_6"];
+        post: operations["remove_7"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1005,7 +1021,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_7"];
+        post: operations["remove_8"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1341,7 +1357,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_8"];
+        post: operations["remove_9"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2123,7 +2139,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_2"];
+        get: operations["now_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2268,6 +2284,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["file_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/lines/{id}/needed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["needed_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2638,7 +2670,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_9"];
+        delete: operations["remove_10"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2702,7 +2734,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_10"];
+        delete: operations["remove_11"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3066,7 +3098,7 @@ export interface components {
         };
         DependantView: {
             /** @enum {string} */
-            how: "RULES_LEAD_THERE" | "RINGS_THERE" | "ACTED_FOR" | "MEMBER" | "ONLY_MEMBER" | "LEADS";
+            how: "RULES_LEAD_THERE" | "RINGS_THERE" | "ACTED_FOR" | "MEMBER" | "ONLY_MEMBER" | "LEADS" | "FRONT_DESK";
             name: string;
         };
         DeskPicture: {
@@ -3207,6 +3239,33 @@ export interface components {
             person: number;
             /** Format: date-time */
             until: string;
+        };
+        HandlingBody: {
+            /** @enum {string} */
+            pickUp: "ANYBODY" | "OWN_GROUPS";
+            /** @enum {string} */
+            unanswered: "BACK" | "MAILBOX";
+            /** Format: int32 */
+            ringsOutside: number;
+            /** Format: int32 */
+            holdReminder: number;
+            /** Format: int32 */
+            comeBack: number;
+            /** Format: int32 */
+            callBack: number;
+            /** Format: int32 */
+            longestMessage: number;
+            /** Format: int32 */
+            callsInHand: number;
+            /** Format: int32 */
+            conferenceParties: number;
+            barred: string[];
+            exempt: number[];
+        };
+        HandlingView: {
+            handling: components["schemas"]["HandlingBody"];
+            /** Format: int32 */
+            version: number;
         };
         Handset: {
             sdp: string;
@@ -3453,6 +3512,13 @@ export interface components {
             person: number;
             name: string;
             takesPart: boolean;
+        };
+        LineNeeded: {
+            dependants: components["schemas"]["DependantView"][];
+            /** Format: int32 */
+            messages: number;
+            /** Format: int32 */
+            toReturn: number;
         };
         LineRow: {
             /** Format: int64 */
@@ -4719,6 +4785,8 @@ export type SchemaGreetingView = components['schemas']['GreetingView'];
 export type SchemaGroupChange = components['schemas']['GroupChange'];
 export type SchemaHalfHour = components['schemas']['HalfHour'];
 export type SchemaHanding = components['schemas']['Handing'];
+export type SchemaHandlingBody = components['schemas']['HandlingBody'];
+export type SchemaHandlingView = components['schemas']['HandlingView'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
 export type SchemaHasFactor = components['schemas']['HasFactor'];
@@ -4753,6 +4821,7 @@ export type SchemaLine = components['schemas']['Line'];
 export type SchemaLineBody = components['schemas']['LineBody'];
 export type SchemaLineKey = components['schemas']['LineKey'];
 export type SchemaLineMember = components['schemas']['LineMember'];
+export type SchemaLineNeeded = components['schemas']['LineNeeded'];
 export type SchemaLineRow = components['schemas']['LineRow'];
 export type SchemaLineUseView = components['schemas']['LineUseView'];
 export type SchemaLineView = components['schemas']['LineView'];
@@ -5831,6 +5900,28 @@ export interface operations {
             };
         };
     };
+    remove_2: {
+        parameters: {
+            query?: {
+                instead?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     now: {
         parameters: {
             query?: never;
@@ -5984,7 +6075,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: {
                 line?: number;
@@ -5994,6 +6085,50 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    now_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandlingView"];
+                };
+            };
+        };
+    };
+    change_5: {
+        parameters: {
+            query?: {
+                version?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandlingBody"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -6125,7 +6260,7 @@ export interface operations {
             };
         };
     };
-    change_5: {
+    change_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -6217,7 +6352,7 @@ export interface operations {
             };
         };
     };
-    change_6: {
+    change_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6243,7 +6378,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6305,7 +6440,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6443,7 +6578,7 @@ export interface operations {
             };
         };
     };
-    change_7: {
+    change_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -6467,7 +6602,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -6604,7 +6739,7 @@ export interface operations {
             };
         };
     };
-    remove_6: {
+    remove_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6936,7 +7071,7 @@ export interface operations {
             };
         };
     };
-    remove_7: {
+    remove_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -7463,7 +7598,7 @@ export interface operations {
             };
         };
     };
-    remove_8: {
+    remove_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -8734,7 +8869,7 @@ export interface operations {
             };
         };
     };
-    now_2: {
+    now_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -8999,6 +9134,28 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    needed_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineNeeded"];
                 };
             };
         };
@@ -9479,7 +9636,7 @@ export interface operations {
             };
         };
     };
-    remove_9: {
+    remove_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -9561,7 +9718,7 @@ export interface operations {
             };
         };
     };
-    remove_10: {
+    remove_11: {
         parameters: {
             query?: never;
             header?: never;

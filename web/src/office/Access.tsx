@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { get, put } from '../api/client';
-import { Section } from './Section';
+import { Section } from './parts/Section';
 import { useChange } from './office';
 
 const WANTED = ['NOBODY', 'ADMINISTRATORS', 'EVERYBODY'] as const;

@@ -3,9 +3,9 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { put } from '../api/client';
 import type { OfficeRegister } from '../api/types';
-import { Field } from './Field';
-import { FormFoot, Section } from './Section';
-import { keepUnlessChanged, takeOver } from './meanwhile';
+import { Field } from './parts/Field';
+import { FormFoot, Section } from './parts/Section';
+import { keepUnlessChanged, takeOver } from './parts/meanwhile';
 import { useChange, useLineRegister } from './office';
 
 interface Props {

@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { get, post, put } from '../api/client';
 import type { KeepingBody, KeepingView } from '../api/types';
-import { FormFoot, Section } from './Section';
+import { FormFoot, Section } from './parts/Section';
 import { useChange } from './office';
 
 const KEPT = ['history', 'messages', 'notes', 'log'] as const;

@@ -8,7 +8,7 @@ import { Older } from '../ui/Older';
 import { SearchField } from '../ui/SearchField';
 import { DayField } from '../words/DayField';
 import { shortMoment } from '../words/time';
-import { Section } from './Section';
+import { Section } from './parts/Section';
 
 const KINDS = [
   'CHANGED',

@@ -3,6 +3,7 @@ import { Link } from 'wouter';
 import { useMe } from '../session/session';
 import { addWords } from '../words';
 import { Access } from './Access';
+import { Handling } from './Handling';
 import { Identity } from './Identity';
 import { Keeping } from './Keeping';
 import { Lines } from './Lines';
@@ -22,6 +23,7 @@ const TITLES = {
   people: 'office.people',
   lines: 'office.lines',
   slots: 'office.slots',
+  handling: 'office.handling.title',
   access: 'office.access.title',
   keeping: 'office.keeping.title',
   personal: 'office.personal.title',
@@ -44,6 +46,7 @@ export function Office() {
         <People />
         <Lines />
         <Slots />
+        <Handling />
         <Access />
         <Keeping />
         <Personal />

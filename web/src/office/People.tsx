@@ -4,7 +4,7 @@ import type { PeopleRegister } from '../api/types';
 import { SearchField } from '../ui/SearchField';
 import { PEOPLE_FILE, PeopleFile } from './PeopleFile';
 import { PersonForm } from './PersonForm';
-import { Section } from './Section';
+import { Section } from './parts/Section';
 import { usePeopleRegister } from './office';
 
 const PAGE = 100;

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { post, putFile, sentence } from '../api/client';
 import type { PeopleFileView, PersonEntry } from '../api/types';
 import { Dialog } from '../ui/Dialog';
-import { Field } from './Field';
+import { Field } from './parts/Field';
 import { useChange } from './office';
 
 export const PEOPLE_FILE = '/api/office/people-file';

@@ -3,10 +3,10 @@ import { useTranslation } from 'react-i18next';
 import { del, get, post, put } from '../api/client';
 import type { PeopleRegister, PersonBody } from '../api/types';
 import { useMe } from '../session/session';
-import { Field } from './Field';
+import { Field } from './parts/Field';
 import { GettingIn } from './GettingIn';
-import { keepUnlessChanged, takeOver } from './meanwhile';
-import { FormFoot } from './Section';
+import { keepUnlessChanged, takeOver } from './parts/meanwhile';
+import { FormFoot } from './parts/Section';
 import { useChange, useDependants } from './office';
 
 type PersonRow = PeopleRegister['people'][number];

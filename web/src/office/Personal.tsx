@@ -5,7 +5,7 @@ import { del, get, sentence } from '../api/client';
 import type { ContactsPage, PersonalView } from '../api/types';
 import { SearchField } from '../ui/SearchField';
 import { dayAndTime } from '../words/time';
-import { Section } from './Section';
+import { Section } from './parts/Section';
 import { useChange } from './office';
 
 const PERSONAL = '/api/office/personal';

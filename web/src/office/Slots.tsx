@@ -2,7 +2,7 @@ import { useRef, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { del, post } from '../api/client';
 import { useShelf } from '../park/store';
-import { Section } from './Section';
+import { Section } from './parts/Section';
 import { useChange } from './office';
 
 /** Where calls can wait; what each is called is said in a sheet of its own. */

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import type { SystemView } from '../api/types';
 import { useNow } from '../live/now';
 import { readersDate, shortMoment } from '../words/time';
-import { Section } from './Section';
+import { Section } from './parts/Section';
 import { useSystem } from './office';
 
 type State = SystemView['state'];

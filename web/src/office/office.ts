@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { get, sentence } from '../api/client';
 import type {
   DependantView,
+  LineNeeded,
   LineRow,
   OfficeRegister,
   PeopleRegister,
@@ -46,6 +47,13 @@ export const useDependants = (person: number) =>
   useQuery({
     queryKey: [KEY, 'dependants', person],
     queryFn: () => get<DependantView[]>(`/api/office/people/${person}/dependants`),
+  }).data;
+
+/** For whom and what this line is needed. */
+export const useNeeded = (line: number) =>
+  useQuery({
+    queryKey: [KEY, 'needed', line],
+    queryFn: () => get<LineNeeded>(`/api/office/lines/${line}/needed`),
   }).data;
 
 /** Changes the office; what is wrong is said, and nothing that was typed is lost. */

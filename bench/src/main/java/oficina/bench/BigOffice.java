@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.function.IntFunction;
 import oficina.core.call.DeviceId;
 import oficina.core.call.DeviceKind;
@@ -16,6 +15,7 @@ import oficina.core.exchange.Exchange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Directions;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
@@ -62,7 +62,7 @@ final class BigOffice {
         new Office.Identity("Bench", null, ZoneOffset.UTC, new Region("GB"), ""),
         directory,
         settings,
-        Map.of(),
+        Former.NONE,
         directions);
   }
 

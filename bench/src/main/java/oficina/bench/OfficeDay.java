@@ -72,7 +72,8 @@ final class OfficeDay {
                 usual.recording(),
                 usual.keeping(),
                 null,
-                usual.pickUp()),
+                usual.pickUp(),
+                Settings.DEFAULT.barring()),
             OfficeDay::direct,
             DEVICE,
             OPENS);

@@ -64,7 +64,8 @@ final class Queueing {
           Settings.DEFAULT.recording(),
           Settings.DEFAULT.keeping(),
           null,
-          Settings.PickUp.ANYBODY);
+          Settings.PickUp.ANYBODY,
+          Settings.DEFAULT.barring());
 
   private record Due(Instant at, long order, Runnable what) {}
 

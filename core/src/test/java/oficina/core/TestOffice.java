@@ -4,12 +4,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
 import oficina.core.exchange.Exchange;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.office.Directions;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
@@ -87,8 +87,9 @@ public final class TestOffice {
               Settings.DEFAULT.recording(),
               Settings.DEFAULT.keeping(),
               FRONT_DESK,
-              Settings.PickUp.ANYBODY),
-          Map.of(),
+              Settings.PickUp.ANYBODY,
+              Settings.DEFAULT.barring()),
+          Former.NONE,
           Directions.none(ZoneId.of("Europe/London")));
 
   public final Exchange exchange = new Exchange(office);

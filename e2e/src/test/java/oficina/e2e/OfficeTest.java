@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -230,6 +231,65 @@ class OfficeTest {
       ObjectNode person = ((ObjectNode) row.get("person")).put("site", "Slipway");
       other.put("/api/office/people/" + row.get("id").asLong(), person).done();
     }
+  }
+
+  @Test
+  void a_line_is_taken_away_and_another_takes_its_place() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    Locator lines = region(mirela, "Lines");
+    button(lines, "Add a line").click();
+    fill(lines, Map.of("Name", "Night boats", "Extension", "388"));
+    for (String each : List.of("Una Redfern 222", "Samir Quayle 223")) {
+      lines.getByLabel("Add somebody who answers").selectOption(each);
+    }
+    Locator members = lines.getByRole(AriaRole.GROUP).getByRole(AriaRole.LISTITEM);
+    members.nth(1).dragTo(members.nth(0));
+    assertThat(members.nth(0)).containsText("Samir Quayle");
+    button(lines, "Una Redfern earlier").click();
+    assertThat(members.nth(0)).containsText("Una Redfern");
+    button(lines, "Add").click();
+    Desk una = browsers.of("una");
+    Desk bram = browsers.of("bram");
+    bram.dial("388");
+    una.sees("Bram Oakes", "ringing");
+    bram.button("End").click();
+    una.hasNoCalls();
+
+    button(lines, "Change Night boats").click();
+    button(lines, "Take the line away").click();
+    assertThat(lines).containsText("A caller has not been called back.");
+    button(lines, "Take Night boats away now").click();
+    assertThat(lines).containsText("Choose the line that takes its place.");
+    lines.getByLabel("What takes its place").selectOption("Freight 220");
+    button(lines, "Take Night boats away now").click();
+    assertThat(button(lines, "Change Night boats")).hasCount(0);
+    assertThat(una.page.getByText("Bram Oakes").first()).isVisible();
+    bram.dial("220");
+    una.button("Answer").click();
+    una.sees("Bram Oakes", "talking");
+  }
+
+  @Test
+  void numbers_are_barred_and_whoever_types_one_reads_so() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    Locator handling = region(mirela, "How calls are handled");
+    handling.getByLabel("Numbers that may not be called").fill("0909");
+    button(handling, "Keep").click();
+    assertThat(handling.getByRole(AriaRole.STATUS)).hasText("Kept.");
+    Desk yusuf = browsers.of("yusuf");
+    yusuf.dialField().fill("0909 879 0123");
+    assertThat(yusuf.page.getByText("The office does not want that number called.")).isVisible();
+    yusuf.press("Enter");
+    yusuf.hasNoCalls();
+    handling.getByLabel("Numbers that may not be called").fill("");
+    handling.getByLabel("On hold, reminded after").fill("5");
+    button(handling, "Keep").click();
+    assertThat(handling.getByRole(AriaRole.STATUS)).not().hasText("Kept.");
+    handling.getByLabel("On hold, reminded after").fill("120");
+    button(handling, "Keep").click();
+    assertThat(handling.getByRole(AriaRole.STATUS)).hasText("Kept.");
   }
 
   @Test

@@ -73,6 +73,8 @@ public record Refusal(Reason reason, @Nullable About about) implements Decision 
     TOO_MANY_CALLS,
     /** Not a telephone number; {@link Text}. */
     NOT_CALLABLE,
+    /** The office does not want that number called. */
+    NUMBER_BARRED,
     /** Not keys of a telephone. */
     NOT_DIGITS,
     /** Only an outside party listens to digits. */

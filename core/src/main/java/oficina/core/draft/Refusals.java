@@ -4,6 +4,7 @@ import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
 import oficina.core.numbers.Dialled;
 import oficina.core.people.PersonId;
+import oficina.core.routing.Called;
 import oficina.core.state.Call;
 import org.jspecify.annotations.Nullable;
 
@@ -27,9 +28,18 @@ public final class Refusals {
     return call.connections().size() == 2 ? null : Refusal.of(Reason.MORE_THAN_TWO);
   }
 
-  /** Refused when a text means nothing that can be called. */
-  public static @Nullable Refusal notCallable(Dialled to) {
+  /**
+   * Refused when a text means nothing that can be called, or what the office does not want called.
+   *
+   * @param by who calls, or sends a call there
+   */
+  public static @Nullable Refusal notCallable(Draft draft, PersonId by, Dialled to) {
     Dialled.NotCallable no = to.refused();
-    return no == null ? null : Refusal.notCallable(no);
+    if (no != null) {
+      return Refusal.notCallable(no);
+    }
+    return draft.settings().barring().bars(by, Called.party(draft.office, to).outsideNumber())
+        ? Refusal.of(Reason.NUMBER_BARRED)
+        : null;
   }
 }

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import oficina.core.call.Party;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
@@ -238,10 +239,11 @@ public final class Differences {
       return side.office.nameOf(person);
     }
     if (value instanceof GroupId line) {
-      return side.office.directory().group(line).map(Group::name).orElse("");
+      return side.office.nameOf(line);
     }
     if (value instanceof Collection<?> several) {
-      return several.stream().map(each -> text(side, each)).collect(Collectors.joining(", "));
+      Stream<String> texts = several.stream().map(each -> text(side, each));
+      return (several instanceof Set ? texts.sorted() : texts).collect(Collectors.joining(", "));
     }
     if (value instanceof Record alone && alone.getClass().getRecordComponents().length == 1) {
       return text(side, value(alone.getClass().getRecordComponents()[0], alone));

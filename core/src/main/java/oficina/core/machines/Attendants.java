@@ -65,7 +65,7 @@ public final class Attendants {
     Refusal refusal = Refusals.twoParties(call);
     Party target = Called.party(draft.office, c.to());
     if (refusal == null) {
-      refusal = Refusals.notCallable(c.to());
+      refusal = Refusals.notCallable(draft, c.owner(), c.to());
     }
     if (refusal == null && call.connections().stream().anyMatch(e -> e.party().isSurely(target))) {
       refusal = Refusal.of(Reason.SAME_PARTY);

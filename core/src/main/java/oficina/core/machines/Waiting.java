@@ -36,6 +36,9 @@ import org.jspecify.annotations.Nullable;
  * is overtaken by a call of the same priority.
  */
 public final class Waiting {
+  /** Somebody may have come to a line in the moment in which it was taken away. */
+  private static final Duration AT_A_LINE_THAT_IS_GONE = Duration.ofSeconds(20);
+
   private final Draft draft;
   private final Reachability reach;
   private final Queueing queueing;
@@ -211,7 +214,8 @@ public final class Waiting {
   }
 
   private void ringAt(CallId id, GroupId line, PersonId member) {
-    Duration time = draft.office.directory().group(line).orElseThrow().ringTime();
+    Duration time =
+        draft.office.directory().group(line).map(Group::ringTime).orElse(AT_A_LINE_THAT_IS_GONE);
     draft.emit(
         new ReachEvent.Delivered(
             id,

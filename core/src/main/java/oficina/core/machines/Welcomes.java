@@ -10,7 +10,6 @@ import oficina.core.draft.Consequences;
 import oficina.core.draft.Draft;
 import oficina.core.draft.Onward;
 import oficina.core.draft.Reachability;
-import oficina.core.draft.Refusals;
 import oficina.core.routing.Called;
 import oficina.core.state.Call;
 import oficina.core.state.Connection;
@@ -55,8 +54,7 @@ public final class Welcomes {
     if (!welcomes(call, c.leg())) {
       return Refusal.of(Reason.NO_SUCH_CALL);
     }
-    Refusal refusal = Refusals.notCallable(c.to());
-    Party target = refusal == null ? Called.party(draft.office, c.to()) : null;
+    Party target = c.to().refused() == null ? Called.party(draft.office, c.to()) : null;
     if (target == null || (target.employee() == null && target.group() == null)) {
       return Refusal.of(Reason.TARGET_NOT_IN_USE);
     }

@@ -90,6 +90,14 @@ public record Region(String code) {
     return rest.isEmpty() ? "" : "+" + NUMBERS.getCountryCodeForRegion(code) + rest;
   }
 
+  /** The beginning of numbers, in E.164, as somebody here writes it. */
+  public String showBeginning(String beginning) {
+    String country = "+" + NUMBERS.getCountryCodeForRegion(code);
+    return beginning.startsWith(country)
+        ? nationalPrefix() + beginning.substring(country.length())
+        : beginning;
+  }
+
   /**
    * The number as people here write it: nationally when it is of this country, otherwise
    * internationally (ITU-T E.123).

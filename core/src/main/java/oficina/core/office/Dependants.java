@@ -6,12 +6,16 @@ import java.util.List;
 import java.util.Map;
 import oficina.core.call.Party;
 import oficina.core.people.Group;
+import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
 import oficina.core.queueing.Queue;
 import oficina.core.rules.CallRules;
 import org.jspecify.annotations.Nullable;
 
-/** Who counts on somebody: what would be different for others if they were not there any more. */
+/**
+ * Who counts on somebody, or on a line: what would be different for others if they were not there
+ * any more.
+ */
 public record Dependants(Office office) {
 
   /**
@@ -34,7 +38,9 @@ public record Dependants(Office office) {
     /** They are the only member of the line. */
     ONLY_MEMBER,
     /** They lead the queue. */
-    LEADS
+    LEADS,
+    /** Calls that nobody took go there. */
+    FRONT_DESK
   }
 
   /** Who counts on this person, in the order of the office. */
@@ -52,6 +58,17 @@ public record Dependants(Office office) {
         all.add(new Dependant(How.LEADS, at));
       }
     }
+    return List.copyOf(all);
+  }
+
+  /** Who counts on this line. */
+  public List<Dependant> of(GroupId line) {
+    List<Dependant> all = new ArrayList<>();
+    Party them = new Party.Members(line);
+    if (line.equals(office.settings().frontDesk())) {
+      all.add(new Dependant(How.FRONT_DESK, them));
+    }
+    rules(them, all);
     return List.copyOf(all);
   }
 

@@ -15,6 +15,7 @@ import oficina.core.numbers.Region;
 import oficina.core.people.CallerIdChoice;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
+import oficina.core.people.GroupId;
 import oficina.core.people.PeopleFinder;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
@@ -29,7 +30,7 @@ public final class Office {
   private final Identity identity;
   private final Directory directory;
   private final Settings settings;
-  private final Map<PersonId, String> former;
+  private final Former former;
   private final Directions directions;
   private final Delegations delegations;
   private final DialPlan plan;
@@ -52,20 +53,20 @@ public final class Office {
       String accessCode) {}
 
   /**
-   * @param former names of those who have left, for whatever still speaks of them
+   * @param former who and what is no longer of it
    */
   public Office(
       Identity identity,
       Directory directory,
       Settings settings,
-      Map<PersonId, String> former,
+      Former former,
       Directions directions) {
     this.directions = directions;
     this.delegations = new Delegations(directions.rules());
     this.identity = identity;
     this.directory = directory;
     this.settings = settings;
-    this.former = Map.copyOf(former);
+    this.former = former;
     this.plan = new DialPlan(identity.region(), identity.accessCode(), new OwnNumbers());
     this.finder = new PeopleFinder(directory.people());
   }
@@ -73,6 +74,11 @@ public final class Office {
   /** The same office, in which something else has been decided about where calls go. */
   public Office with(Directions changed) {
     return new Office(identity, directory, settings, former, changed);
+  }
+
+  /** The same office, which has set something else. */
+  public Office with(Settings changed) {
+    return new Office(identity, directory, changed, former, directions);
   }
 
   private final class OwnNumbers implements DialPlan.Own {
@@ -125,12 +131,23 @@ public final class Office {
 
   /** Names of those who have left; empty ones of those of whom nothing is known any more. */
   public Map<PersonId, String> former() {
-    return former;
+    return former.people();
   }
 
   /** The name of somebody who is, or was, of the office; empty when there never was such a one. */
   public String nameOf(PersonId id) {
-    return directory.person(id).map(Person::name).orElseGet(() -> former.getOrDefault(id, ""));
+    return directory
+        .person(id)
+        .map(Person::name)
+        .orElseGet(() -> former.people().getOrDefault(id, ""));
+  }
+
+  /** The name of a line that is, or was, of the office; empty when there never was such a one. */
+  public String nameOf(GroupId id) {
+    return directory
+        .group(id)
+        .map(Group::name)
+        .orElseGet(() -> former.lines().getOrDefault(id, ""));
   }
 
   /** All public numbers that are the office's own. */

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param frontDesk group that gets calls nobody else took; null when there is none
  * @param pickUp whose ringing calls one may take
+ * @param barring which numbers may not be called
  */
 public record Settings(
     Limits limits,
@@ -21,7 +22,8 @@ public record Settings(
     Recording recording,
     Keeping keeping,
     @Nullable GroupId frontDesk,
-    PickUp pickUp) {
+    PickUp pickUp,
+    Barring barring) {
 
   /**
    * How much there can be at once.
@@ -189,7 +191,8 @@ public record Settings(
           new Recording(Policy.CHOICE, Announced.SENTENCE, false, Duration.ofDays(90), true, false),
           Keeping.WITHOUT_END,
           null,
-          PickUp.ANYBODY);
+          PickUp.ANYBODY,
+          Barring.NONE);
 
   /** Whether these digits are a park slot. */
   public boolean isSlot(String digits) {

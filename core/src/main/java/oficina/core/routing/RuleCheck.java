@@ -48,6 +48,8 @@ public record RuleCheck(Office office) {
     NO_MAILBOX,
     /** Such numbers are not called for others. */
     NOT_FOR_OTHERS,
+    /** The office does not want that number called. */
+    BARRED,
     /** It rings already when nobody answers or somebody turns it away. */
     RINGS_ALREADY,
     /** A rule above it takes all its calls. */
@@ -95,7 +97,7 @@ public record RuleCheck(Office office) {
         faults.add(new Fault(Kind.RINGS_NOBODY, null, null));
       }
       for (Party each : ring.who()) {
-        Kind kind = each.equals(owner) ? null : unreachable(each);
+        Kind kind = each.equals(owner) ? null : unreachable(owner, each);
         if (kind != null) {
           faults.add(new Fault(kind, null, each));
         }
@@ -116,7 +118,7 @@ public record RuleCheck(Office office) {
     if (owner.equals(to.party())) {
       return Kind.TO_ONESELF;
     }
-    Kind unreachable = unreachable(to.party());
+    Kind unreachable = unreachable(owner, to.party());
     if (unreachable != null) {
       return unreachable;
     }
@@ -129,7 +131,10 @@ public record RuleCheck(Office office) {
     return circle ? Kind.CIRCLE : null;
   }
 
-  private @Nullable Kind unreachable(Party party) {
+  private @Nullable Kind unreachable(Party owner, Party party) {
+    if (office.settings().barring().bars(owner.employee(), party.outsideNumber())) {
+      return Kind.BARRED;
+    }
     if (party.alwaysGoesOut()) {
       return Kind.NOT_FOR_OTHERS;
     }

@@ -65,7 +65,7 @@ public final class Placing {
     if (draft.call(c.call()) != null) {
       return Refusal.of(Reason.CALL_EXISTS);
     }
-    Refusal refusal = Refusals.notCallable(c.to());
+    Refusal refusal = Refusals.notCallable(draft, person, c.to());
     if (refusal != null) {
       return refusal;
     }

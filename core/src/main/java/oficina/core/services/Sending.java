@@ -57,7 +57,7 @@ public final class Sending {
   public @Nullable Refusal putThrough(Call call, Connection mine, SendCommand.PutThrough c) {
     Refusal refusal = Refusals.twoParties(call);
     if (refusal == null) {
-      refusal = Refusals.notCallable(c.to());
+      refusal = Refusals.notCallable(draft, c.person(), c.to());
     }
     if (refusal != null) {
       return refusal;
@@ -101,7 +101,7 @@ public final class Sending {
 
   /** Refused before anything has changed: the caller stays where they are. */
   private @Nullable Refusal badTarget(Call call, PersonId sender, Dialled to) {
-    Refusal refusal = Refusals.notCallable(to);
+    Refusal refusal = Refusals.notCallable(draft, sender, to);
     if (refusal != null) {
       return refusal;
     }

@@ -8,12 +8,12 @@ import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.commands.CallCommand;
 import oficina.core.decision.Permissions;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
@@ -44,8 +44,9 @@ class PickUpsTest {
                 usual.recording(),
                 usual.keeping(),
                 usual.frontDesk(),
-                Settings.PickUp.OWN_GROUPS),
-            Map.of(),
+                Settings.PickUp.OWN_GROUPS,
+                Settings.DEFAULT.barring()),
+            Former.NONE,
             office.directions()));
   }
 

@@ -9,7 +9,6 @@ import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
 import oficina.core.call.CallId;
 import oficina.core.call.TapeEnd;
 import oficina.core.commands.CallCommand;
@@ -22,6 +21,7 @@ import oficina.core.events.TapeEvent.TapeAnnounced;
 import oficina.core.events.TapeEvent.TapeStarted;
 import oficina.core.events.TapeEvent.TapeStopped;
 import oficina.core.heard.Taping;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
@@ -52,8 +52,9 @@ class TapesTest {
                 recording,
                 usual.keeping(),
                 usual.frontDesk(),
-                usual.pickUp()),
-            Map.of(),
+                usual.pickUp(),
+                Settings.DEFAULT.barring()),
+            Former.NONE,
             office.directions()));
   }
 

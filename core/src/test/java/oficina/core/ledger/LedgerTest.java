@@ -15,6 +15,7 @@ import java.util.Map;
 import oficina.core.TestOffice;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
@@ -74,14 +75,15 @@ class LedgerTest {
             was.recording(),
             was.keeping(),
             null,
-            was.pickUp());
+            was.pickUp(),
+            Settings.DEFAULT.barring());
     Office after =
         new Office(
             office.identity(),
             new Directory(
                 people, List.of(office.directory().group(FRONT_DESK).orElseThrow(), smaller)),
             is,
-            Map.of(),
+            Former.NONE,
             office.directions());
     List<Deed> deeds = Differences.between(side(office, "employee"), side(after, "administrator"));
     assertThat(deeds)

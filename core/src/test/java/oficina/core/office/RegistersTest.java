@@ -11,7 +11,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import oficina.core.TestOffice;
 import oficina.core.call.Party;
@@ -103,7 +102,7 @@ class RegistersTest {
             new Office.Identity("", null, zone, new Region("GB"), ""),
             new Directory(List.of(), List.of()),
             Settings.DEFAULT,
-            Map.of(),
+            Former.NONE,
             Directions.none(zone));
     assertThat(Missing.of(empty))
         .containsExactly(

@@ -10,11 +10,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import oficina.core.TestOffice;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
@@ -125,9 +125,10 @@ class RouterTest {
             usual.recording(),
             usual.keeping(),
             null,
-            usual.pickUp());
+            usual.pickUp(),
+            Settings.DEFAULT.barring());
     Office without =
-        new Office(office.identity(), office.directory(), none, Map.of(), office.directions());
+        new Office(office.identity(), office.directory(), none, Former.NONE, office.directions());
     assertThat(new Router(without, reach).toFrontDesk().refuses()).isTrue();
   }
 }

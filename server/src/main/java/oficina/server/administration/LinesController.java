@@ -11,15 +11,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
 import oficina.core.call.Party;
+import oficina.core.office.Dependants;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
+import oficina.core.register.Replacement;
+import oficina.core.state.Call;
+import oficina.server.calls.Commands;
+import oficina.server.exchange.ExchangeLoop;
+import oficina.server.handset.LampKeys;
+import oficina.server.office.DirectionsStore;
 import oficina.server.office.NewLine;
 import oficina.server.office.OfficeData;
 import oficina.server.office.OfficeStore;
+import oficina.server.people.Parties;
 import oficina.server.problems.Problem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,10 +45,27 @@ import org.springframework.web.bind.annotation.RestController;
 class LinesController {
   private final OfficeData office;
   private final OfficeStore store;
+  private final DirectionsStore directions;
+  private final GoneLineStore gone;
+  private final LampKeys lampKeys;
+  private final ExchangeLoop loop;
+  private final Parties parties;
 
-  LinesController(OfficeData office, OfficeStore store) {
+  LinesController(
+      OfficeData office,
+      OfficeStore store,
+      DirectionsStore directions,
+      GoneLineStore gone,
+      LampKeys lampKeys,
+      ExchangeLoop loop,
+      Parties parties) {
     this.office = office;
     this.store = store;
+    this.directions = directions;
+    this.gone = gone;
+    this.lampKeys = lampKeys;
+    this.loop = loop;
+    this.parties = parties;
   }
 
   /**
@@ -110,6 +136,98 @@ class LinesController {
           Shown.check(version, known(line).line());
           store.change(line, checked(body, new Party.Members(line)));
         });
+  }
+
+  /**
+   * What a line is needed for.
+   *
+   * @param dependants for whom something would be different
+   * @param messages in its mailbox
+   * @param toReturn callers nobody has called back
+   */
+  record LineNeeded(List<DependantView> dependants, int messages, int toReturn) {}
+
+  /** What would be different for whom if this line were not there any more. */
+  @GetMapping("/{id}/needed")
+  LineNeeded needed(@PathVariable long id) {
+    GroupId line = new GroupId(id);
+    known(line);
+    GoneLineStore.Waiting waiting = gone.at(line);
+    return new LineNeeded(
+        new Dependants(office.now())
+            .of(line).stream()
+                .map(each -> new DependantView(each.how(), parties.name(each.who())))
+                .toList(),
+        waiting.messages(),
+        waiting.toReturn());
+  }
+
+  /**
+   * Take a line away in which nobody is called.
+   *
+   * @param instead the line that takes its place for whoever counts on it, and gets what waits
+   *     there; may be absent only when nobody does and nothing waits
+   */
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable long id, @RequestParam(required = false) @Nullable Long instead) {
+    GroupId line = new GroupId(id);
+    GroupId other = instead == null ? null : new GroupId(instead);
+    LineRow before = known(line);
+    String after = other == null ? "" : known(other).line().extension();
+    if (line.equals(other)) {
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "LINE_INSTEAD_OF_ITSELF");
+    }
+    refuseInUse(line);
+    office.change(
+        () -> {
+          if (other == null) {
+            refuseNeeded(id);
+          } else {
+            replace(line, other);
+          }
+          gone.goes(line, other);
+        });
+    lampKeys.follow(Map.of(before.line().extension(), after));
+  }
+
+  private void refuseInUse(GroupId line) {
+    Party them = new Party.Members(line);
+    boolean inUse =
+        Commands.await(
+            loop.ask(() -> loop.state().calls().stream().anyMatch(call -> concerns(call, them))));
+    if (inUse) {
+      throw new Problem(HttpStatus.CONFLICT, "LINE_IN_USE");
+    }
+  }
+
+  private static boolean concerns(Call call, Party line) {
+    return line.equals(call.called())
+        || (call.place() != null && line.group().equals(call.place().line()))
+        || call.connections().stream()
+            .anyMatch(each -> line.equals(each.line()) || line.equals(each.party().mailboxOf()));
+  }
+
+  private void refuseNeeded(long id) {
+    LineNeeded needed = needed(id);
+    if (!needed.dependants().isEmpty() || needed.messages() + needed.toReturn() > 0) {
+      throw new Problem(HttpStatus.CONFLICT, "LINE_NEEDED");
+    }
+  }
+
+  private void replace(GroupId line, GroupId other) {
+    Replacement replacement = new Replacement(line, other);
+    replacement.misfits(office.now()).stream()
+        .findFirst()
+        .ifPresent(
+            owner -> {
+              throw new Problem(
+                  HttpStatus.CONFLICT, "LINE_DOES_NOT_FIT", Map.of("name", parties.name(owner)));
+            });
+    replacement.rules(office.now()).forEach(directions::keep);
+    if (line.equals(office.settings().frontDesk())) {
+      store.set("front-desk", other.toString());
+    }
   }
 
   private LineRow known(GroupId line) {

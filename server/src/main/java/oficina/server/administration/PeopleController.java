@@ -304,13 +304,6 @@ class PeopleController {
     signIns.endAll(person);
   }
 
-  /**
-   * Somebody for whom something would be different.
-   *
-   * @param name of a colleague or a line
-   */
-  record DependantView(Dependants.How how, String name) {}
-
   /** What would be different for whom if somebody were not there any more. */
   @GetMapping("/{id}/dependants")
   List<DependantView> dependants(@PathVariable long id) {

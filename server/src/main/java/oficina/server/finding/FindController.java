@@ -210,6 +210,9 @@ class FindController {
 
   private Dial outside(String text, Dialled.Outside to, PersonId me) {
     PartyView party = parties.view(new Party.Outside(to.number()), me);
+    if (office.settings().barring().bars(me, to.number())) {
+      return refused(text, party.name(), "NUMBER_BARRED");
+    }
     return new Dial(
         text,
         party.name(),

@@ -1,13 +1,17 @@
 package oficina.server.handset;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.handset.Panel;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
+import oficina.core.people.Directory;
+import oficina.core.people.Group;
 import oficina.core.people.GroupId;
+import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import org.jspecify.annotations.Nullable;
@@ -18,7 +22,7 @@ import org.springframework.stereotype.Component;
  * line, the lines one belongs to, two slots and colleagues of the team.
  */
 @Component
-class LampKeys {
+public class LampKeys {
   private static final int USUAL_SLOTS = 2;
 
   private final PhoneStore store;
@@ -29,6 +33,50 @@ class LampKeys {
     this.store = store;
     this.office = office;
     assigned = new ConcurrentHashMap<>(store.keys());
+    office.onChange((before, after) -> follow(moved(before.directory(), after.directory())));
+  }
+
+  /** Extensions of people and lines that have another one now. */
+  private static Map<String, String> moved(Directory before, Directory after) {
+    Map<String, String> moved = new HashMap<>();
+    for (Person was : before.people()) {
+      after
+          .person(was.id())
+          .filter(is -> !is.extension().equals(was.extension()))
+          .ifPresent(is -> moved.put(was.extension(), is.extension()));
+    }
+    for (Group was : before.groups()) {
+      after
+          .group(was.id())
+          .filter(is -> !is.extension().equals(was.extension()))
+          .ifPresent(is -> moved.put(was.extension(), is.extension()));
+    }
+    return moved;
+  }
+
+  /**
+   * Has keys stand for the same at another extension.
+   *
+   * @param moved extensions by those before; empty for nothing any more
+   */
+  public void follow(Map<String, String> moved) {
+    if (moved.isEmpty()) {
+      return;
+    }
+    assigned.forEach(
+        (person, keys) -> {
+          List<@Nullable String> then = new ArrayList<>();
+          keys.forEach(key -> then.add(key == null ? null : at(moved, key)));
+          if (!then.equals(keys)) {
+            store.keepKeys(person, then);
+            assigned.put(person, then);
+          }
+        });
+  }
+
+  private static @Nullable String at(Map<String, String> moved, String key) {
+    String there = moved.getOrDefault(key, key);
+    return there.isEmpty() && !key.isEmpty() ? null : there;
   }
 
   /** For each key a number as dialled: empty for the own line, null for nothing. */

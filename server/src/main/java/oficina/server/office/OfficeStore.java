@@ -8,8 +8,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.LongFunction;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
@@ -41,12 +43,6 @@ public class OfficeStore {
   /** The whole office as it is now. */
   Office office() {
     Map<String, String> set = settings();
-    Map<PersonId, String> former = new HashMap<>();
-    jdbc.sql("select id, name from person where has_left")
-        .query(
-            row -> {
-              former.put(new PersonId(row.getLong("id")), row.getString("name"));
-            });
     return new Office(
         new Office.Identity(
             set.getOrDefault("office-name", ""),
@@ -56,8 +52,24 @@ public class OfficeStore {
             set.getOrDefault("access-code", "")),
         new Directory(people(), groups()),
         StoredSettings.of(set, parkSlots()),
-        former,
+        former(),
         directions.all(set, ZoneId.of(set.getOrDefault("zone", "UTC"))));
+  }
+
+  private Former former() {
+    return new Former(
+        names("select id, name from person where has_left", PersonId::new),
+        names("select id, name from ring_group where gone", GroupId::new));
+  }
+
+  private <I> Map<I, String> names(String sql, LongFunction<I> identity) {
+    Map<I, String> names = new HashMap<>();
+    jdbc.sql(sql)
+        .query(
+            row -> {
+              names.put(identity.apply(row.getLong("id")), row.getString("name"));
+            });
+    return names;
   }
 
   private List<Person> people() {
@@ -101,7 +113,7 @@ public class OfficeStore {
                   .computeIfAbsent(row.getLong("group_id"), g -> new ArrayList<>())
                   .add(new PersonId(row.getLong("person_id")));
             });
-    return jdbc.sql("select * from ring_group order by position")
+    return jdbc.sql("select * from ring_group where not gone order by position")
         .query(
             (row, n) ->
                 new Group(
@@ -226,6 +238,11 @@ public class OfficeStore {
   /** What the office says of recordings. */
   public void set(Settings.Recording recording) {
     StoredSettings.stored(recording).forEach(this::set);
+  }
+
+  /** How calls are handled. */
+  public void setHandling(Settings settings) {
+    StoredSettings.stored(settings).forEach(this::set);
   }
 
   /** How long the office keeps things. */

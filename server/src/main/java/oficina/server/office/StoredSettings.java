@@ -5,10 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.office.Barring;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
+import oficina.core.people.PersonId;
 import org.jspecify.annotations.Nullable;
 
 /** What the office has set, as it stands in the database by name. */
@@ -44,7 +48,12 @@ record StoredSettings(Map<String, String> set) {
         recording(usual.recording()),
         new Settings.Keeping(days("history"), days("messages"), days("notes"), days("log")),
         frontDesk == null ? null : new GroupId(Long.parseLong(frontDesk)),
-        Settings.PickUp.valueOf(set.getOrDefault("pick-up", usual.pickUp().name())));
+        Settings.PickUp.valueOf(set.getOrDefault("pick-up", usual.pickUp().name())),
+        new Barring(
+            listed("barred-numbers").toList(),
+            listed("barred-exempt")
+                .map(id -> new PersonId(Long.parseLong(id)))
+                .collect(Collectors.toSet())));
   }
 
   private Settings.Recording recording(Settings.Recording usual) {
@@ -67,6 +76,36 @@ record StoredSettings(Map<String, String> set) {
         "recordings-kept-days", Long.toString(recording.kept().toDays()),
         "recordings-may-be-removed", Boolean.toString(recording.mayDelete()),
         "recordings-may-be-kept", Boolean.toString(recording.mayKeep()));
+  }
+
+  private Stream<String> listed(String name) {
+    return Stream.of(set.getOrDefault(name, "").split(" ")).filter(each -> !each.isEmpty());
+  }
+
+  /** How calls are handled, as it stands in the database. */
+  static Map<String, String> stored(Settings settings) {
+    Settings.Times times = settings.times();
+    return Map.ofEntries(
+        Map.entry("pick-up", settings.pickUp().name()),
+        Map.entry("unanswered", settings.voicemail().unanswered().name()),
+        Map.entry("network-patience", seconds(times.networkPatience())),
+        Map.entry("hold-reminder", seconds(times.holdReminder())),
+        Map.entry("call-back-lasts", seconds(times.callBack())),
+        Map.entry("park-come-back", seconds(settings.parking().comeBack())),
+        Map.entry("longest-message", seconds(settings.voicemail().longest())),
+        Map.entry("calls-in-hand", Integer.toString(settings.limits().callsInHand())),
+        Map.entry("conference-limit", Integer.toString(settings.limits().conferenceParties())),
+        Map.entry("barred-numbers", String.join(" ", settings.barring().beginnings())),
+        Map.entry(
+            "barred-exempt",
+            settings.barring().exempt().stream()
+                .map(PersonId::toString)
+                .sorted()
+                .collect(Collectors.joining(" "))));
+  }
+
+  private static String seconds(Duration time) {
+    return Long.toString(time.toSeconds());
   }
 
   private @Nullable Duration days(String kept) {

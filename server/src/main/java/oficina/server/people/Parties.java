@@ -155,7 +155,7 @@ public class Parties {
 
     @Override
     public String of(Party.Members party) {
-      return office.directory().group(party.id()).map(Group::name).orElse("");
+      return office.now().nameOf(party.id());
     }
 
     @Override

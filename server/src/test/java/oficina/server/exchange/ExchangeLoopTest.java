@@ -10,7 +10,6 @@ import static org.mockito.Mockito.when;
 import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -26,6 +25,7 @@ import oficina.core.events.ReachEvent;
 import oficina.core.numbers.Dialled;
 import oficina.core.numbers.Region;
 import oficina.core.office.Directions;
+import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.CallerIdChoice;
@@ -81,7 +81,7 @@ class ExchangeLoopTest {
                 new Office.Identity("", null, ZoneOffset.UTC, new Region("GB"), ""),
                 new Directory(List.of(ines), List.of()),
                 Settings.DEFAULT,
-                Map.of(),
+                Former.NONE,
                 Directions.none(ZoneOffset.UTC)));
     when(store.lately(any())).thenReturn(new Lately(List.of(), List.of()));
     loop = new ExchangeLoop(new MovableClock(), store, writer, office, views, feed);

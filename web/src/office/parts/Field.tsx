@@ -9,6 +9,8 @@ interface Props {
   required?: boolean;
   type?: 'text' | 'number' | 'email';
   longest?: number;
+  /** The least and the most of a number. */
+  between?: readonly [number, number];
   look?: string;
   placeholder?: string;
   children?: ReactNode;
@@ -25,7 +27,8 @@ export function Field(props: Props) {
         name={name}
         required={required}
         maxLength={type === 'number' ? undefined : longest}
-        min={type === 'number' ? 1 : undefined}
+        min={type === 'number' ? (props.between?.[0] ?? 1) : undefined}
+        max={props.between?.[1]}
         autoComplete="off"
         placeholder={props.placeholder}
         defaultValue={value}

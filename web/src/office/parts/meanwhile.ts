@@ -1,4 +1,4 @@
-import { Problem } from '../api/client';
+import { Problem } from '../../api/client';
 
 /**
  * Keeps a change; when somebody else was faster, looks what they have made of it before that is said.
@@ -28,7 +28,11 @@ export function takeOver<T extends object>(form: HTMLFormElement, before: T, now
     const input = form.elements.namedItem(String(field));
     if (input instanceof HTMLInputElement && input.type === 'checkbox') {
       input.checked = input.checked === before[field] ? Boolean(now[field]) : input.checked;
-    } else if (input instanceof HTMLInputElement || input instanceof HTMLSelectElement) {
+    } else if (
+      input instanceof HTMLInputElement ||
+      input instanceof HTMLSelectElement ||
+      input instanceof HTMLTextAreaElement
+    ) {
       input.value = input.value === text(before[field]) ? text(now[field]) : input.value;
     }
   }

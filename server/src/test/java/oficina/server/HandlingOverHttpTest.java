@@ -1,0 +1,49 @@
+package oficina.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** How the office wants calls handled. */
+class HandlingOverHttpTest {
+  private static final String PATH = "/api/office/handling";
+
+  private static ObjectNode with(ObjectNode handling, String... barred) {
+    ObjectNode copy = handling.deepCopy();
+    ArrayNode all = copy.putArray("barred");
+    List.of(barred).forEach(all::add);
+    return copy;
+  }
+
+  @Test
+  void what_is_set_counts_at_once_is_logged_and_is_not_set_half() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela");
+        Client tomasz = Client.signedIn("tomasz")) {
+      JsonNode before = mirela.get(PATH).done();
+      ObjectNode usual = (ObjectNode) before.get("handling");
+      ObjectNode wanted = with(usual, "0909", "+351").put("holdReminder", 45);
+      assertThat(mirela.put(PATH, with(usual, "0909", "dear ones")).code())
+          .isEqualTo("NUMBER_UNREADABLE");
+      assertThat(mirela.put(PATH, usual.deepCopy().put("conferenceParties", 2)).status())
+          .isEqualTo(422);
+      assertThat(mirela.get(PATH).done()).isEqualTo(before);
+
+      assertThat(mirela.put(PATH + "?version=" + before.get("version"), wanted).status())
+          .isEqualTo(204);
+      assertThat(mirela.get(PATH).done().get("handling")).isEqualTo(wanted);
+      assertThat(mirela.put(PATH + "?version=" + before.get("version"), usual).code())
+          .isEqualTo("CHANGED_MEANWHILE");
+      JsonNode found = tomasz.get("/api/find?text=0909 879 0123").body().get("dials").get(0);
+      assertThat(found.get("problem").asString()).isEqualTo("NUMBER_BARRED");
+      assertThat(tomasz.post("/api/calls", Map.of("to", "0909 879 0123", "device", "test")).code())
+          .isEqualTo("NUMBER_BARRED");
+      assertThat(mirela.get("/api/office/log?text=barring").body().toString()).contains("+44909");
+      assertThat(mirela.put(PATH, usual).status()).isEqualTo(204);
+    }
+  }
+}

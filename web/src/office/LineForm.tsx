@@ -1,0 +1,180 @@
+import { useState, type FormEvent } from 'react';
+import { useTranslation } from 'react-i18next';
+import { del, get, post, put } from '../api/client';
+import type { LineBody, LineRow } from '../api/types';
+import { Field } from './parts/Field';
+import { Members } from './Members';
+import { FormFoot } from './parts/Section';
+import { keepUnlessChanged, takeOver } from './parts/meanwhile';
+import { useChange, useLineRegister, useNeeded } from './office';
+
+const NEW: LineBody = {
+  name: '',
+  extension: '',
+  number: '',
+  members: [],
+  ringSeconds: 30,
+  mailbox: true,
+};
+
+/** A line as it is, or one that is to be. */
+export function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void }) {
+  const { t } = useTranslation();
+  const line = row?.line ?? NEW;
+  const [members, setMembers] = useState(line.members);
+  const [basis, setBasis] = useState(row);
+  const { change, error, busy } = useChange(onClose);
+  const [removing, setRemoving] = useState(false);
+
+  function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const form = event.currentTarget;
+    const typed = new FormData(form);
+    const text = (name: string) => String(typed.get(name) ?? '').trim();
+    const body: LineBody = {
+      name: text('name'),
+      extension: text('extension'),
+      number: text('number'),
+      members,
+      ringSeconds: Number(text('ringSeconds')),
+      mailbox: typed.has('mailbox'),
+    };
+    void change(() => (basis ? keep(basis, body, form) : post('/api/office/lines', body)));
+  }
+
+  const keep = (before: LineRow, body: LineBody, form: HTMLFormElement) =>
+    keepUnlessChanged(
+      () => put(`/api/office/lines/${before.id}?version=${before.version}`, body),
+      async () => {
+        const now = (await get<LineRow[]>('/api/office/lines')).find(({ id }) => id === before.id);
+        if (now) {
+          takeOver(form, before.line, now.line);
+          if (String(members) === String(before.line.members)) {
+            setMembers(now.line.members);
+          }
+          setBasis(now);
+        }
+      },
+    );
+
+  return (
+    <form
+      onSubmit={submit}
+      aria-label={row ? line.name : t('office.addLine')}
+      className="border-primary bg-base-200 my-2 rounded border-l-4 p-3"
+    >
+      <div className="grid gap-x-4 gap-y-2 sm:grid-cols-4">
+        <Field label={t('office.name')} name="name" value={line.name} required />
+        <Field
+          label={t('office.extension')}
+          name="extension"
+          value={line.extension}
+          longest={6}
+          required
+        />
+        <Field label={t('office.number')} name="number" value={line.number} longest={40} />
+        <Field
+          label={t('office.ringSeconds')}
+          name="ringSeconds"
+          type="number"
+          value={line.ringSeconds}
+          required
+        />
+      </div>
+      <label className="mt-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          name="mailbox"
+          className="checkbox checkbox-sm"
+          defaultChecked={line.mailbox}
+        />
+        {t('office.mailbox')}
+      </label>
+      <Members
+        legend={t('office.members')}
+        add={t('office.addMember')}
+        ordered
+        members={members}
+        onChange={setMembers}
+      />
+      {removing && row && <Removing row={row} onRemove={(action) => void change(action)} />}
+      <FormFoot
+        error={error}
+        busy={busy}
+        keep={t(row ? 'office.keep' : 'office.add')}
+        cancel={t('office.cancel')}
+        onCancel={onClose}
+      >
+        {row && !removing && (
+          <button type="button" className="btn btn-plain" onClick={() => setRemoving(true)}>
+            {t('office.removeLine')}
+          </button>
+        )}
+      </FormFoot>
+    </form>
+  );
+}
+
+interface RemovingProps {
+  row: LineRow;
+  onRemove: (action: () => Promise<unknown>) => void;
+}
+
+/** For whom it would be different if the line were not there, and which one takes its place for them. */
+function Removing({ row, onRemove }: RemovingProps) {
+  const { t } = useTranslation();
+  const needed = useNeeded(row.id);
+  const others = useLineRegister()?.filter((each) => each.id !== row.id);
+  const [instead, setInstead] = useState('');
+  const { name } = row.line;
+  const nobody = needed && needed.dependants.length + needed.messages + needed.toReturn === 0;
+  return (
+    <div
+      role="group"
+      aria-label={t('office.removeLine')}
+      className="border-accent mt-3 border-l-4 pl-3"
+    >
+      <p className="font-semibold">{t('office.removeMeans', { name })}</p>
+      <ul className="list-disc pl-5">
+        {needed?.dependants.map((each) => (
+          <li key={each.how + each.name}>
+            {t(`office.dependant.${each.how}`, { name: each.name })}
+          </li>
+        ))}
+        {!!needed?.messages && <li>{t('office.messagesThere', { count: needed.messages })}</li>}
+        {!!needed?.toReturn && <li>{t('office.toReturnThere', { count: needed.toReturn })}</li>}
+      </ul>
+      {nobody && <p className="quiet">{t('office.nobodyNeeds')}</p>}
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <label className="flex flex-col text-sm">
+          {t('office.instead')}
+          <select
+            className="select select-sm bg-base-100 mt-0.5 w-60"
+            value={instead}
+            onChange={(event) => setInstead(event.target.value)}
+          >
+            <option value="" disabled={!nobody}>
+              {t(nobody ? 'office.insteadNothing' : 'office.insteadChoose')}
+            </option>
+            {others?.map((each) => (
+              <option key={each.id} value={each.id}>
+                {each.line.name} {each.line.extension}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button
+          type="button"
+          className="btn btn-error btn-sm"
+          onClick={() =>
+            onRemove(() =>
+              del(`/api/office/lines/${row.id}${instead ? `?instead=${instead}` : ''}`),
+            )
+          }
+        >
+          {t('office.removeNow', { name })}
+        </button>
+      </div>
+    </div>
+  );
+}
