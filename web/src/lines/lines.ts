@@ -2,9 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { get, put } from '../api/client';
 import type { LineView, PartyView } from '../api/types';
 
+/** Nobody tells of who takes part in lines that are none of mine: who looks at all of them asks now and then. */
+const LOOKS_AGAIN = 5_000;
+
 /** The lines that several people answer. */
-export const useLines = () =>
-  useQuery({ queryKey: ['lines'], queryFn: () => get<LineView[]>('/api/lines') }).data ?? [];
+export const useLines = (watched = false) =>
+  useQuery({
+    queryKey: ['lines'],
+    queryFn: () => get<LineView[]>('/api/lines'),
+    refetchInterval: watched ? LOOKS_AGAIN : false,
+  }).data ?? [];
 
 /** Those for whom I answer and place calls. */
 export const usePrincipals = () =>

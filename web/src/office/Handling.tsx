@@ -100,7 +100,7 @@ function HandlingForm({ view }: { view: HandlingView }) {
             name="barred"
             rows={3}
             defaultValue={handling.barred.join('\n')}
-            className="textarea bg-base-100 mt-0.5 w-full max-w-md"
+            className="input bg-base-100 mt-1 h-auto w-full max-w-md p-2"
           />
         </label>
         <Members

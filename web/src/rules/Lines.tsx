@@ -5,7 +5,7 @@ import { useLines } from '../lines/lines';
 /** The lines of the office, who takes part in each, and my own switch in those that are mine. */
 export function Lines() {
   const { t } = useTranslation();
-  const lines = useLines();
+  const lines = useLines(/* watched= */ true);
   if (lines.length === 0) {
     return null;
   }

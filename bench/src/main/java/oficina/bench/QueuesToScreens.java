@@ -232,10 +232,8 @@ final class QueuesToScreens {
             .mapToObj(line -> "bench" + (line * MEMBERS + PAGES))
             .map(name -> Client.withoutPage(server.address(), name))
             .toList();
-    List<Thread> askers = pages.stream().map(this::asker).toList();
-    askers.forEach(Thread::start);
-    Thread.sleep(2_000);
     // What a thousand callers cost who only hear music, beside the same with boards that change.
+    Thread.sleep(2_000);
     double quietBegan = processorSeconds();
     Thread.sleep(BETWEEN.toMillis() * CHANGES);
     double quiet = (processorSeconds() - quietBegan) / (BETWEEN.toMillis() * CHANGES / 1e3);
@@ -243,6 +241,9 @@ final class QueuesToScreens {
         "%d callers hear music, nothing changes".formatted(QUEUES * CALLERS),
         "%.1f %% of a processor",
         100 * quiet);
+    List<Thread> askers = pages.stream().map(this::asker).toList();
+    askers.forEach(Thread::start);
+    Thread.sleep(2_000);
     asked.set(0);
     double before = processorSeconds();
     long begun = System.nanoTime();

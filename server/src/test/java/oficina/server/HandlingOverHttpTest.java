@@ -38,7 +38,7 @@ class HandlingOverHttpTest {
       assertThat(mirela.get(PATH).done().get("handling")).isEqualTo(wanted);
       assertThat(mirela.put(PATH + "?version=" + before.get("version"), usual).code())
           .isEqualTo("CHANGED_MEANWHILE");
-      JsonNode found = tomasz.get("/api/find?text=0909 879 0123").body().get("dials").get(0);
+      JsonNode found = tomasz.get("/api/find?text=09098790123").body().get("dials").get(0);
       assertThat(found.get("problem").asString()).isEqualTo("NUMBER_BARRED");
       assertThat(tomasz.post("/api/calls", Map.of("to", "0909 879 0123", "device", "test")).code())
           .isEqualTo("NUMBER_BARRED");

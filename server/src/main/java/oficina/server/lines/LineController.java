@@ -3,7 +3,9 @@ package oficina.server.lines;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import oficina.core.call.Party;
 import oficina.core.commands.OfficeCommand;
 import oficina.core.people.Group;
@@ -134,6 +136,15 @@ class LineController {
   private void takePart(PersonId me, @Nullable GroupId line, TakingPart part) {
     String reason = part.reason() == null ? "" : part.reason().strip();
     commands.carryOut(new OfficeCommand.TakePart(me, line, !part.takesPart(), reason, me));
-    topics.tellAll(Topic.RULES);
+    // Whoever else looks at lines asks now and then; a click of one is no reason for all to ask.
+    topics.tell(withMe(me), Topic.RULES);
+  }
+
+  private Set<PersonId> withMe(PersonId me) {
+    Set<PersonId> all = new HashSet<>(Set.of(me));
+    office.directory().groupsOf(me).stream()
+        .flatMap(line -> office.directory().group(line).stream())
+        .forEach(line -> all.addAll(line.members()));
+    return all;
   }
 }

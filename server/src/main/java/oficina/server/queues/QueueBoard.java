@@ -34,11 +34,20 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class QueueBoard implements ExchangeListener {
+  /**
+   * At a busy line something happens many times a second, and each page that is told asks for all
+   * of it. The first change is told at once, those that follow it together.
+   */
+  private static final Duration BETWEEN = Duration.ofSeconds(1);
+
   private final OfficeData office;
   private final ExchangeLoop loop;
   private final Topics topics;
   private final HandlingTimes times;
   private final Map<GroupId, QueueUse> drawn = new ConcurrentHashMap<>();
+
+  /** Lines of which pages have just been told; true when something has happened there since. */
+  private final Map<GroupId, Boolean> justTold = new ConcurrentHashMap<>();
 
   QueueBoard(OfficeData office, ExchangeLoop loop, Topics topics, HandlingTimes times) {
     this.office = office;
@@ -95,8 +104,26 @@ public class QueueBoard implements ExchangeListener {
       }
       QueueUse now = QueueUse.of(group, loop.state());
       if (!now.equals(drawn.put(line, now))) {
-        topics.tell(whoSee(group), Topic.QUEUES);
+        tell(group);
       }
+    }
+  }
+
+  private void tell(Group group) {
+    if (justTold.replace(group.id(), true) == null) {
+      justTold.put(group.id(), false);
+      topics.tell(whoSee(group), Topic.QUEUES);
+      loop.later(BETWEEN, () -> tellRest(group.id()));
+    }
+  }
+
+  private void tellRest(GroupId line) {
+    if (Boolean.TRUE.equals(justTold.remove(line))) {
+      office
+          .directory()
+          .group(line)
+          .filter(each -> queues().containsKey(line))
+          .ifPresent(this::tell);
     }
   }
 
