@@ -39,6 +39,11 @@ test('behind digits that did not arrive none are sent, and one is told of it onc
   asked[0]?.fails();
   await expect(first).rejects.toThrow('away');
   await second;
-  void postDigits('/b', '3');
-  expect(asked.map((each) => each.digits)).toEqual(['1', '3']);
+  const third = postDigits('/b', '3');
+  const rest = [...'456'].map((digit) => postDigits('/b', digit).catch(() => 'told'));
+  asked[1]?.arrives();
+  await third;
+  await vi.waitFor(() => expect(asked.map((each) => each.digits)).toEqual(['1', '3', '456']));
+  asked[2]?.fails();
+  expect(await Promise.all(rest)).toEqual(['told', undefined, undefined]);
 });

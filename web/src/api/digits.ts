@@ -15,15 +15,16 @@ const lines = new Map<string, Line>();
 /**
  * Sends digits one after the other: two requests of a browser may overtake each other, and a secret
  * number with two digits changed is a wrong one. What is typed while others are on their way goes
- * together. When some do not arrive, those behind them are not sent either.
+ * together. When some do not arrive, those behind them are not sent either, and it is told once.
  */
 export function postDigits(path: string, digits: string): Promise<void> {
   const line = lines.get(path);
   if (!line) {
     return begin(path, post(path, { digits }));
   }
+  const first = line.waiting === '';
   line.waiting += digits;
-  return line.next;
+  return first ? line.next : line.next.catch(() => undefined);
 }
 
 function begin(path: string, sent: Promise<void>, waiting = ''): Promise<void> {

@@ -26,7 +26,7 @@ class HandlingOverHttpTest {
         Client tomasz = Client.signedIn("tomasz")) {
       JsonNode before = mirela.get(PATH).done();
       ObjectNode usual = (ObjectNode) before.get("handling");
-      ObjectNode wanted = with(usual, "0909", "+351").put("holdReminder", 45);
+      ObjectNode wanted = with(usual, "0909", "+351", "118").put("holdReminder", 45);
       assertThat(mirela.put(PATH, with(usual, "0909", "dear ones")).code())
           .isEqualTo("NUMBER_UNREADABLE");
       assertThat(mirela.put(PATH, usual.deepCopy().put("conferenceParties", 2)).status())
@@ -42,6 +42,8 @@ class HandlingOverHttpTest {
       assertThat(found.get("problem").asString()).isEqualTo("NUMBER_BARRED");
       assertThat(tomasz.post("/api/calls", Map.of("to", "0909 879 0123", "device", "test")).code())
           .isEqualTo("NUMBER_BARRED");
+      assertThat(tomasz.get("/api/find?text=118118").body().get("dials").get(0).toString())
+          .contains("NUMBER_BARRED");
       assertThat(mirela.get("/api/office/log?text=barring").body().toString()).contains("+44909");
       assertThat(mirela.put(PATH, usual).status()).isEqualTo(204);
     }

@@ -90,7 +90,21 @@ public record Region(String code) {
     return rest.isEmpty() ? "" : "+" + NUMBERS.getCountryCodeForRegion(code) + rest;
   }
 
-  /** The beginning of numbers, in E.164, as somebody here writes it. */
+  /**
+   * The same of numbers that are to be barred: without the prefix that whole numbers have here, it
+   * is that of short ones.
+   */
+  public String beginningToBar(String typed) {
+    String digits = typed.replaceAll("[^0-9+]", "");
+    boolean whole =
+        nationalPrefix().isEmpty()
+            || digits.startsWith("+")
+            || digits.startsWith(nationalPrefix())
+            || abroad(digits);
+    return whole ? beginning(typed) : digits;
+  }
+
+  /** The beginning of numbers, in E.164 or of short ones, as somebody here writes it. */
   public String showBeginning(String beginning) {
     String country = "+" + NUMBERS.getCountryCodeForRegion(code);
     return beginning.startsWith(country)

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * Numbers outside that the office does not want called, as those that cost much or are abroad.
  * Calls for help are never among them.
  *
- * @param beginnings of numbers, in E.164
+ * @param beginnings of numbers, in E.164, or of short numbers as they are dialled
  * @param exempt who may call them all the same
  */
 public record Barring(List<String> beginnings, Set<PersonId> exempt) {

@@ -61,6 +61,9 @@ public final class OutsidePhones {
     if (number == null) {
       return Refusal.of(Reason.NO_OUTSIDE_PHONE);
     }
+    if (draft.settings().barring().bars(person, number)) {
+      return Refusal.of(Reason.NUMBER_BARRED);
+    }
     if (with != null && number.equals(with.outsideNumber())) {
       return Refusal.of(Reason.OWN_NUMBER);
     }

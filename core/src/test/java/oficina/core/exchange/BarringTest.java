@@ -51,7 +51,7 @@ class BarringTest {
             usual.keeping(),
             usual.frontDesk(),
             usual.pickUp(),
-            new Barring(List.of("+44909", "+3"), Set.of(INES))));
+            new Barring(List.of("+44909", "+3", "118"), Set.of(INES))));
   }
 
   @Test
@@ -59,6 +59,7 @@ class BarringTest {
     assertThat(scene.tryCall(TOMASZ, DEAR)).isEqualTo(Reason.NUMBER_BARRED);
     assertThat(scene.tryCall(TOMASZ, "00351 21 000 0000")).isEqualTo(Reason.NUMBER_BARRED);
     assertThat(scene.tryCall(TOMASZ, "0131 496 0162")).isNull();
+    assertThat(scene.tryCall(ZOE, "118118")).isEqualTo(Reason.NUMBER_BARRED);
     assertThat(scene.tryCall(INES, DEAR)).isNull();
     assertThat(scene.tryCall(ZOE, "999")).isNull();
   }

@@ -112,7 +112,7 @@ class HandlingController {
     }
 
     private static String beginning(String typed, Region region) {
-      String beginning = region.beginning(typed);
+      String beginning = region.beginningToBar(typed);
       if (beginning.isEmpty()) {
         throw new Problem(
             HttpStatus.UNPROCESSABLE_CONTENT,

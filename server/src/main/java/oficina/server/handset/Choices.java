@@ -42,6 +42,9 @@ class Choices {
     if (choice.places() == Choice.Places.OUTSIDE && outside == null) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_OUTSIDE_PHONE");
     }
+    if (office.settings().barring().bars(person, outside)) {
+      throw new Problem(HttpStatus.CONFLICT, "NUMBER_BARRED");
+    }
     office.change(
         () -> {
           store.keep(person, choice, outside);

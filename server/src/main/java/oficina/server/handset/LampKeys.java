@@ -15,6 +15,9 @@ import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 
 /**
@@ -23,6 +26,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class LampKeys {
+  private static final Logger LOG = LoggerFactory.getLogger(LampKeys.class);
   private static final int USUAL_SLOTS = 2;
 
   private final PhoneStore store;
@@ -68,10 +72,19 @@ public class LampKeys {
           List<@Nullable String> then = new ArrayList<>();
           keys.forEach(key -> then.add(key == null ? null : at(moved, key)));
           if (!then.equals(keys)) {
-            store.keepKeys(person, then);
             assigned.put(person, then);
+            keep(person, then);
           }
         });
+  }
+
+  /** The office has changed already: what follows from it must not stop anything else. */
+  private void keep(PersonId person, List<@Nullable String> keys) {
+    try {
+      store.keepKeys(person, keys);
+    } catch (DataAccessException e) {
+      LOG.warn("Keys of {} stand for what has moved until the next start only", person, e);
+    }
   }
 
   private static @Nullable String at(Map<String, String> moved, String key) {
