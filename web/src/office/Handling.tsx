@@ -68,6 +68,9 @@ function HandlingForm({ view }: { view: HandlingView }) {
     const look = async () => {
       const now = await get<HandlingView>(PATH);
       takeOver(form, written(basis), written(now));
+      if (String(exempt) === String(handling.exempt)) {
+        setExempt(now.handling.exempt);
+      }
       setBasis(now);
     };
     void change(async () => {

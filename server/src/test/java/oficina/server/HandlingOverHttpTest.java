@@ -48,4 +48,24 @@ class HandlingOverHttpTest {
       assertThat(mirela.put(PATH, usual).status()).isEqualTo(204);
     }
   }
+
+  @Test
+  void lists_of_the_office_are_logged_with_what_was_there_before() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      JsonNode usual = mirela.get("/api/outcomes").done();
+      Map<String, Object> sold = Map.of("outcomes", List.of("Sold", "Lost"));
+      assertThat(mirela.put("/api/office/outcomes", sold).status()).isEqualTo(204);
+      assertThat(mirela.put("/api/office/outcomes", sold).status()).isEqualTo(204);
+      JsonNode logged = mirela.get("/api/office/log?text=Sold").done();
+      assertThat(logged.toString())
+          .contains("outcomes")
+          .contains("Sold, Lost")
+          .contains(usual.get(0).asString());
+      assertThat(logged.toString().split("Sold, Lost"))
+          .as("the same again is no change")
+          .hasSize(2);
+      assertThat(mirela.put("/api/office/outcomes", Map.of("outcomes", usual)).status())
+          .isEqualTo(204);
+    }
+  }
 }

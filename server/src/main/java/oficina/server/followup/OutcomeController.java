@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import oficina.server.ledger.OfficeLog;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -18,9 +19,11 @@ class OutcomeController {
   private static final int MOST = 12;
 
   private final OutcomeStore outcomes;
+  private final OfficeLog log;
 
-  OutcomeController(OutcomeStore outcomes) {
+  OutcomeController(OutcomeStore outcomes, OfficeLog log) {
     this.outcomes = outcomes;
+    this.log = log;
   }
 
   /** What the office says can come of a call. */
@@ -36,6 +39,7 @@ class OutcomeController {
   @PutMapping("/api/office/outcomes")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void keep(@Valid @RequestBody OutcomeList body) {
-    outcomes.keep(body.outcomes());
+    log.changing(
+        "outcomes", () -> String.join(", ", outcomes.all()), () -> outcomes.keep(body.outcomes()));
   }
 }

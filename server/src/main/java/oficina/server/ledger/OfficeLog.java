@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.function.Supplier;
 import oficina.core.ledger.Entry;
 import oficina.core.ledger.Entry.Deed;
 import oficina.server.time.MovableClock;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
@@ -23,9 +25,31 @@ public class OfficeLog {
   private final OfficeLogStore store;
   private final MovableClock clock;
 
-  OfficeLog(OfficeLogStore store, MovableClock clock) {
+  private final TransactionOperations transactions;
+
+  OfficeLog(OfficeLogStore store, MovableClock clock, TransactionOperations transactions) {
     this.store = store;
     this.clock = clock;
+    this.transactions = transactions;
+  }
+
+  /**
+   * Changes something of the office that stands for itself, and writes down what is different then;
+   * together or not at all.
+   *
+   * @param what the part of the office it is
+   * @param now how it is, before and after
+   */
+  public void changing(String what, Supplier<String> now, Runnable change) {
+    transactions.executeWithoutResult(
+        status -> {
+          String before = now.get();
+          change.run();
+          String after = now.get();
+          if (!after.equals(before)) {
+            write(new Deed(Entry.Kind.CHANGED, "", what, before, after));
+          }
+        });
   }
 
   /** Whoever is signed in here has done this; nobody, when the server has by itself. */

@@ -20,6 +20,7 @@ import oficina.core.queueing.Queue;
 import oficina.core.queueing.Queue.Order;
 import oficina.core.queueing.Queue.Why;
 import oficina.server.callerfields.OfficeAddress;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.DirectionsStore;
 import oficina.server.office.OfficeData;
 import oficina.server.problems.Problem;
@@ -46,9 +47,11 @@ class QueueSettingsController {
   private final DirectionsStore store;
   private final Reasons reasons;
   private final Topics topics;
+  private final OfficeLog log;
 
   QueueSettingsController(
-      OfficeData office, DirectionsStore store, Reasons reasons, Topics topics) {
+      OfficeData office, DirectionsStore store, Reasons reasons, Topics topics, OfficeLog log) {
+    this.log = log;
     this.office = office;
     this.store = store;
     this.reasons = reasons;
@@ -242,7 +245,10 @@ class QueueSettingsController {
   @PutMapping("/reasons")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void reasons(@Valid @RequestBody ReasonList list) {
-    reasons.become(list.all().stream().map(String::strip).toList());
+    log.changing(
+        "restReasons",
+        () -> String.join(", ", reasons.all()),
+        () -> reasons.become(list.all().stream().map(String::strip).toList()));
     topics.tellAll(Topic.QUEUES);
   }
 }

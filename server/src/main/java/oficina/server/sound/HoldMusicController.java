@@ -5,7 +5,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.Optional;
 import oficina.core.people.GroupId;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
@@ -38,14 +40,21 @@ class HoldMusicController {
   private final Music music;
   private final OfficeData office;
   private final MovableClock clock;
+  private final OfficeLog log;
 
   HoldMusicController(
-      Uploads uploads, HoldMusicStore store, Music music, OfficeData office, MovableClock clock) {
+      Uploads uploads,
+      HoldMusicStore store,
+      Music music,
+      OfficeData office,
+      MovableClock clock,
+      OfficeLog log) {
     this.uploads = uploads;
     this.store = store;
     this.music = music;
     this.office = office;
     this.clock = clock;
+    this.log = log;
   }
 
   /**
@@ -61,7 +70,7 @@ class HoldMusicController {
   @GetMapping
   HoldMusicView what(@RequestParam(required = false) @Nullable Long line) {
     GroupId own = line(line);
-    return new HoldMusicView((own == null ? store.name() : store.name(own)).orElse(null));
+    return new HoldMusicView(named(own).orElse(null));
   }
 
   private @Nullable GroupId line(@Nullable Long line) {
@@ -89,13 +98,15 @@ class HoldMusicController {
     GroupId own = line(line);
     short[] samples = uploads.read(me.id(), request, file -> WavUpload.read(file, LONGEST));
     String known = name.substring(0, Math.min(LONGEST_NAME, name.length()));
-    if (own == null) {
-      store.replace(known, samples, clock.instant());
-      music.refresh();
-    } else {
-      store.replace(own, known, samples, clock.instant());
-      music.refresh(own);
-    }
+    changing(
+        own,
+        () -> {
+          if (own == null) {
+            store.replace(known, samples, clock.instant());
+          } else {
+            store.replace(own, known, samples, clock.instant());
+          }
+        });
   }
 
   /** Play what was played before: at a line the office's music, else the piece that ships. */
@@ -103,12 +114,27 @@ class HoldMusicController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@RequestParam(required = false) @Nullable Long line) {
     GroupId own = line(line);
+    changing(
+        own,
+        () -> {
+          if (own == null) {
+            store.remove();
+          } else {
+            store.remove(own);
+          }
+        });
+  }
+
+  private void changing(@Nullable GroupId own, Runnable change) {
+    log.changing("music", () -> named(own).orElse(""), change);
     if (own == null) {
-      store.remove();
       music.refresh();
     } else {
-      store.remove(own);
       music.refresh(own);
     }
+  }
+
+  private Optional<String> named(@Nullable GroupId own) {
+    return own == null ? store.name() : store.name(own);
   }
 }
