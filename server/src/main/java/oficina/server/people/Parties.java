@@ -67,6 +67,7 @@ public class Parties {
       return office
           .directory()
           .personWithMobile(number)
+          .filter(each -> !each.id().equals(viewer)) // one's own is a telephone, not a colleague
           .map(each -> plain.with(each.name(), KnownView.mobileOf(each)))
           .orElse(plain);
     }
