@@ -64,6 +64,9 @@ const WIDTH: Partial<Record<Action, string>> = {
   UNMUTE: 'lg:min-w-24 xl:min-w-31',
 };
 
+/** Whose word is long and is cut before *End* is out of sight. */
+const CUT: Action = 'MOVE_HERE';
+
 const LOOK: Partial<Record<Action, string>> = {
   ANSWER: 'btn-success',
   CLEAR: 'btn-error',
@@ -93,8 +96,8 @@ export function CallButton({ call, action, word, main = false }: Props) {
   return (
     <button
       type="button"
-      title={word}
-      className={`btn btn-call max-w-full min-w-0 ${WIDTH[action] ?? ''} ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' || takesHere(call, action) ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
+      title={word ?? (action === CUT ? t(usualWord(call, action, outside)) : undefined)}
+      className={`btn btn-call max-w-full min-w-0 ${WIDTH[action] ?? ''} ${action === CUT ? 'lg:shrink' : ''} ${low ? 'btn-call-low' : ''} ${(main || action === 'CALL_BACK' || takesHere(call, action) ? 'btn-primary' : !['HELD', 'FAILED'].includes(call.phase) && LOOK[action]) || 'btn-plain'}`}
       aria-disabled={busy}
       aria-keyshortcuts={key}
       aria-pressed={action === 'UNMUTE' || action === 'STOP_RECORDING' ? true : undefined}

@@ -16,7 +16,7 @@ const ENDING: Action[] = ['END_FOR_ALL', 'CLEAR'];
 /** Their words change or they come and go: behind all others, which must not move. */
 const LATER: Action[] = ['RECORD', 'STOP_RECORDING', 'MOVE_HERE'];
 
-/** With more in one row the words do without their pictures. */
+/** With more in one row the words do without their pictures, and in a narrow one without their keys. */
 const PICTURED = 8;
 
 /** Everything that can be done with a call now, in one row where there is room. */
@@ -30,12 +30,14 @@ export function CallButtons({ call, wide }: { call: CallView; wide: boolean }) {
   const buttons = (which: (action: Action) => boolean) =>
     early.filter(which).map((action) => <CallButton key={action} call={call} action={action} />);
   const pictured =
-    call.actions.length <= PICTURED ? 'lg:max-xl:[&_svg]:hidden' : 'lg:[&_svg]:hidden';
+    call.actions.length <= PICTURED
+      ? 'lg:max-xl:[&_svg]:hidden'
+      : 'lg:[&_svg]:hidden lg:max-xl:[&_kbd]:hidden';
   return (
     <div
       className={`flex items-start gap-1.5 max-sm:flex-wrap ${pictured} ${wide ? 'w-full' : ''}`}
     >
-      <span className="flex flex-1 gap-1.5 max-lg:flex-wrap max-sm:contents">
+      <span className="flex min-w-0 flex-1 gap-1.5 max-lg:flex-wrap max-sm:contents">
         {buttons((action) => !LATER.includes(action))}
         {call.actions.includes('DIGITS') && <KeysButton call={call} />}
         {buttons((action) => LATER.includes(action))}

@@ -12,6 +12,8 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import oficina.server.Client;
+import oficina.server.TestServer;
 import org.junit.jupiter.api.Test;
 
 /** What comes by itself moves nothing that one may be about to press. */
@@ -131,6 +133,32 @@ class NothingJumpsTest extends TomaszTalksToInes {
     una.dial("212");
     adaeze.button("Answer").click();
     una.sees("Adaeze Moor", "talking");
+  }
+
+  /** The row is longest then: the key to move the call there is one of nine. */
+  private static void namesAPhoneOutside(String number) {
+    Map<String, Object> choice =
+        Map.of("places", "WINDOW", "windowAfter", 0, "phoneAfter", 0, "outside", number);
+    try (Client own = Client.withoutPage(TestServer.get().address(), "ines")) {
+      own.put("/api/devices/choice", choice).done();
+    }
+  }
+
+  @Test
+  void all_keys_are_in_view_also_with_a_phone_outside() {
+    namesAPhoneOutside("07700 900120");
+    try {
+      ines.dial("0114 496 0155");
+      browsers.pass(Duration.ofSeconds(4));
+      ines.sees("0114 496 0155", "talking");
+      assertThat(ines.inStrip("0114 496 0155", "To the phone outside")).isVisible();
+      for (int[] size : SIZES) {
+        ines.page.setViewportSize(size[0], size[1]);
+        assertThat(ines.inStrip("0114 496 0155", "End")).isInViewport(FULLY);
+      }
+    } finally {
+      namesAPhoneOutside("");
+    }
   }
 
   @Test
