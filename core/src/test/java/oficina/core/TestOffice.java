@@ -8,6 +8,7 @@ import oficina.core.exchange.Exchange;
 import oficina.core.numbers.DialPlan;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
+import oficina.core.office.Barring;
 import oficina.core.office.Directions;
 import oficina.core.office.Former;
 import oficina.core.office.Office;
@@ -20,6 +21,7 @@ import oficina.core.people.GroupId;
 import oficina.core.people.Person;
 import oficina.core.people.PersonId;
 import oficina.core.people.RecordingChoice;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A small office for the tests of core: six people, two groups, two outside lines. Messages can be
@@ -91,6 +93,25 @@ public final class TestOffice {
               Settings.DEFAULT.barring()),
           Former.NONE,
           Directions.none(ZoneId.of("Europe/London")));
+
+  /** The usual settings of an office but for these. */
+  public static Settings settings(
+      Settings usual,
+      Settings.Recording recording,
+      @Nullable GroupId frontDesk,
+      Settings.PickUp pickUp,
+      Barring barring) {
+    return new Settings(
+        usual.limits(),
+        usual.times(),
+        usual.parking(),
+        usual.voicemail(),
+        recording,
+        usual.keeping(),
+        frontDesk,
+        pickUp,
+        barring);
+  }
 
   public final Exchange exchange = new Exchange(office);
   public final DialPlan plan = office.plan();

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Set;
+import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.Party;
 import oficina.core.commands.SendCommand;
@@ -42,13 +43,9 @@ class BarringTest {
   private static Office barred(Office office) {
     Settings usual = office.settings();
     return office.with(
-        new Settings(
-            usual.limits(),
-            usual.times(),
-            usual.parking(),
-            usual.voicemail(),
+        TestOffice.settings(
+            usual,
             usual.recording(),
-            usual.keeping(),
             usual.frontDesk(),
             usual.pickUp(),
             new Barring(List.of("+44909", "+3", "118"), Set.of(INES))));

@@ -8,12 +8,12 @@ import static oficina.core.TestOffice.TOMASZ;
 import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.commands.CallCommand;
 import oficina.core.decision.Permissions;
 import oficina.core.decision.Refusal;
 import oficina.core.decision.Refusal.Reason;
-import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
@@ -33,21 +33,13 @@ class PickUpsTest {
     Office office = scene.office.office;
     Settings usual = office.settings();
     scene.exchange.office(
-        new Office(
-            office.identity(),
-            office.directory(),
-            new Settings(
-                usual.limits(),
-                usual.times(),
-                usual.parking(),
-                usual.voicemail(),
+        office.with(
+            TestOffice.settings(
+                usual,
                 usual.recording(),
-                usual.keeping(),
                 usual.frontDesk(),
                 Settings.PickUp.OWN_GROUPS,
-                Settings.DEFAULT.barring()),
-            Former.NONE,
-            office.directions()));
+                usual.barring())));
   }
 
   @Test

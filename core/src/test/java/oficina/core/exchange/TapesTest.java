@@ -9,6 +9,7 @@ import static oficina.core.TestOffice.ZOE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import oficina.core.TestOffice;
 import oficina.core.call.CallId;
 import oficina.core.call.TapeEnd;
 import oficina.core.commands.CallCommand;
@@ -21,7 +22,6 @@ import oficina.core.events.TapeEvent.TapeAnnounced;
 import oficina.core.events.TapeEvent.TapeStarted;
 import oficina.core.events.TapeEvent.TapeStopped;
 import oficina.core.heard.Taping;
-import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.PersonId;
@@ -41,21 +41,9 @@ class TapesTest {
         new Settings.Recording(
             policy, announced, emergencies, usual.recording().kept(), true, false);
     scene.exchange.office(
-        new Office(
-            office.identity(),
-            office.directory(),
-            new Settings(
-                usual.limits(),
-                usual.times(),
-                usual.parking(),
-                usual.voicemail(),
-                recording,
-                usual.keeping(),
-                usual.frontDesk(),
-                usual.pickUp(),
-                Settings.DEFAULT.barring()),
-            Former.NONE,
-            office.directions()));
+        office.with(
+            TestOffice.settings(
+                usual, recording, usual.frontDesk(), usual.pickUp(), usual.barring())));
   }
 
   private Reason tape(CallId call, PersonId person, boolean on) {

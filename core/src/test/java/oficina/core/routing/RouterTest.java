@@ -14,7 +14,6 @@ import java.util.Set;
 import oficina.core.TestOffice;
 import oficina.core.call.Cause;
 import oficina.core.call.Party;
-import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
@@ -117,18 +116,8 @@ class RouterTest {
     assertThat(new Router(office, reach).toFrontDesk()).isEqualTo(to(TO_FRONT_DESK));
     Settings usual = office.settings();
     Settings none =
-        new Settings(
-            usual.limits(),
-            usual.times(),
-            usual.parking(),
-            usual.voicemail(),
-            usual.recording(),
-            usual.keeping(),
-            null,
-            usual.pickUp(),
-            Settings.DEFAULT.barring());
-    Office without =
-        new Office(office.identity(), office.directory(), none, Former.NONE, office.directions());
+        TestOffice.settings(usual, usual.recording(), null, usual.pickUp(), usual.barring());
+    Office without = office.with(none);
     assertThat(new Router(without, reach).toFrontDesk().refuses()).isTrue();
   }
 }

@@ -72,7 +72,10 @@ class HandlingController {
       @NotNull @Size(max = 200) List<@NotNull @Size(min = 1, max = 40) String> barred,
       @NotNull @Size(max = 200) List<@NotNull Long> exempt) {
 
-    static HandlingBody of(Settings now, Region region) {
+    /** Whoever has left is exempt no longer. */
+    static HandlingBody of(Office office) {
+      Settings now = office.settings();
+      Region region = office.identity().region();
       return new HandlingBody(
           now.pickUp(),
           now.voicemail().unanswered(),
@@ -84,7 +87,11 @@ class HandlingController {
           now.limits().callsInHand(),
           now.limits().conferenceParties(),
           now.barring().beginnings().stream().map(region::showBeginning).toList(),
-          now.barring().exempt().stream().map(PersonId::value).sorted().toList());
+          now.barring().exempt().stream()
+              .filter(each -> office.directory().person(each).isPresent())
+              .map(PersonId::value)
+              .sorted()
+              .toList());
     }
 
     Settings in(Settings now, Region region) {
@@ -131,7 +138,7 @@ class HandlingController {
   /** How calls are handled now. */
   @GetMapping
   HandlingView now() {
-    HandlingBody body = HandlingBody.of(office.settings(), office.region());
+    HandlingBody body = HandlingBody.of(office.now());
     return new HandlingView(body, Shown.version(body));
   }
 
