@@ -2,6 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { del, get, post, put } from '../api/client';
 import type { LineBody, LineRow } from '../api/types';
+import { Consequences } from './parts/Consequences';
 import { Field } from './parts/Field';
 import { Members } from './Members';
 import { FormFoot } from './parts/Section';
@@ -127,54 +128,45 @@ function Removing({ row, onRemove }: RemovingProps) {
   const others = useLineRegister()?.filter((each) => each.id !== row.id);
   const [instead, setInstead] = useState('');
   const { name } = row.line;
-  const nobody = needed && needed.dependants.length + needed.messages + needed.toReturn === 0;
+  const more = [
+    needed?.messages && t('office.messagesThere', { count: needed.messages }),
+    needed?.toReturn && t('office.toReturnThere', { count: needed.toReturn }),
+  ].filter((each) => typeof each === 'string');
+  const nobody = needed && needed.dependants.length + more.length === 0;
   return (
-    <div
-      role="group"
-      aria-label={t('office.removeLine')}
-      className="border-accent mt-3 border-l-4 pl-3"
+    <Consequences
+      label={t('office.removeLine')}
+      means={t('office.removeMeans', { name })}
+      dependants={needed?.dependants}
+      more={more}
+      none={t('office.nobodyNeeds')}
     >
-      <p className="font-semibold">{t('office.removeMeans', { name })}</p>
-      <ul className="list-disc pl-5">
-        {needed?.dependants.map((each) => (
-          <li key={each.how + each.name}>
-            {t(`office.dependant.${each.how}`, { name: each.name })}
-          </li>
-        ))}
-        {!!needed?.messages && <li>{t('office.messagesThere', { count: needed.messages })}</li>}
-        {!!needed?.toReturn && <li>{t('office.toReturnThere', { count: needed.toReturn })}</li>}
-      </ul>
-      {nobody && <p className="quiet">{t('office.nobodyNeeds')}</p>}
-      <div className="mt-2 flex flex-wrap items-end gap-3">
-        <label className="flex flex-col text-sm">
-          {t('office.instead')}
-          <select
-            className="select select-sm bg-base-100 mt-0.5 w-60"
-            value={instead}
-            onChange={(event) => setInstead(event.target.value)}
-          >
-            <option value="" disabled={!nobody}>
-              {t(nobody ? 'office.insteadNothing' : 'office.insteadChoose')}
-            </option>
-            {others?.map((each) => (
-              <option key={each.id} value={each.id}>
-                {each.line.name} {each.line.extension}
-              </option>
-            ))}
-          </select>
-        </label>
-        <button
-          type="button"
-          className="btn btn-error btn-sm"
-          onClick={() =>
-            onRemove(() =>
-              del(`/api/office/lines/${row.id}${instead ? `?instead=${instead}` : ''}`),
-            )
-          }
+      <label className="flex flex-col text-sm">
+        {t('office.instead')}
+        <select
+          className="select select-sm bg-base-100 mt-0.5 w-60"
+          value={instead}
+          onChange={(event) => setInstead(event.target.value)}
         >
-          {t('office.removeNow', { name })}
-        </button>
-      </div>
-    </div>
+          <option value="" disabled={!nobody}>
+            {t(nobody ? 'office.insteadNothing' : 'office.insteadChoose')}
+          </option>
+          {others?.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.line.name} {each.line.extension}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn btn-error btn-sm"
+        onClick={() =>
+          onRemove(() => del(`/api/office/lines/${row.id}${instead ? `?instead=${instead}` : ''}`))
+        }
+      >
+        {t('office.removeNow', { name })}
+      </button>
+    </Consequences>
   );
 }

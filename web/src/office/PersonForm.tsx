@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { del, get, post, put } from '../api/client';
 import type { PeopleRegister, PersonBody } from '../api/types';
 import { useMe } from '../session/session';
+import { Consequences } from './parts/Consequences';
 import { Field } from './parts/Field';
 import { GettingIn } from './GettingIn';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
@@ -161,29 +162,20 @@ interface LeavingProps {
 /** What it would mean for whom, before somebody is taken out of the office. */
 function Leaving({ row, onLeave }: LeavingProps) {
   const { t } = useTranslation();
-  const dependants = useDependants(row.id);
   return (
-    <div
-      role="group"
-      aria-label={t('office.leaves')}
-      className="border-accent mt-3 border-l-4 pl-3"
+    <Consequences
+      label={t('office.leaves')}
+      means={t('office.leavesMeans', { name: row.person.name })}
+      dependants={useDependants(row.id)}
+      none={t('office.nobodyCounts')}
     >
-      <p className="font-semibold">{t('office.leavesMeans', { name: row.person.name })}</p>
-      <ul className="list-disc pl-5">
-        {dependants?.map((each) => (
-          <li key={each.how + each.name}>
-            {t(`office.dependant.${each.how}`, { name: each.name })}
-          </li>
-        ))}
-      </ul>
-      {dependants?.length === 0 && <p className="quiet">{t('office.nobodyCounts')}</p>}
       <button
         type="button"
-        className="btn btn-error btn-sm mt-2"
+        className="btn btn-error btn-sm"
         onClick={() => onLeave(() => del(`/api/office/people/${row.id}`))}
       >
         {t('office.leavesNow', { name: row.person.name })}
       </button>
-    </div>
+    </Consequences>
   );
 }

@@ -68,4 +68,27 @@ class HandlingOverHttpTest {
           .isEqualTo(204);
     }
   }
+
+  @Test
+  void whoever_was_exempt_and_has_left_keeps_nobody_from_changing_it() {
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      ObjectNode usual = (ObjectNode) mirela.get(PATH).done().get("handling");
+      Map<String, Object> joining =
+          Map.of(
+              "person",
+              OfficeOverHttpTest.person("Wren Aske", "wren.aske", "398"),
+              "password",
+              "for the first time");
+      long wren = mirela.post("/api/office/people", joining).done().get("id").asLong();
+      ObjectNode exempting = usual.deepCopy();
+      exempting.putArray("exempt").add(wren);
+      assertThat(mirela.put(PATH, exempting).status()).isEqualTo(204);
+      assertThat(mirela.delete("/api/office/people/" + wren).status()).isEqualTo(204);
+      JsonNode shown = mirela.get(PATH).done();
+      assertThat(shown.get("handling")).isEqualTo(usual);
+      assertThat(
+              mirela.put(PATH + "?version=" + shown.get("version"), shown.get("handling")).status())
+          .isEqualTo(204);
+    }
+  }
 }
