@@ -8714,7 +8714,9 @@ export interface operations {
     };
     log: {
         parameters: {
-            query?: never;
+            query?: {
+                text?: string;
+            };
             header?: never;
             path: {
                 line: number;

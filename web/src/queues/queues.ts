@@ -1,25 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
 import { get, post, put } from '../api/client';
-import type { Queues, QueueView } from '../api/types';
+import type { QueueView } from '../api/types';
 import { answeringDevice } from '../calls/services';
 import { attempt } from '../notices/attempt';
-
-/** What was last told; nothing is still to be written down most of the time. */
-type Told = Omit<Queues, 'finishing'> & Partial<Queues>;
-
-const NONE: Told = { queues: [], all: 0, reasons: [] };
+import { useOwnQueues, type Told } from './store';
 
 /** Nobody tells of lines that are none of mine: who looks at the whole office asks now and then. */
 const LOOKS_AGAIN = 5_000;
 
 /** How it stands at my queues, or at all of the office, and how I stand as a member. */
 export function useQueues(all = false): Told {
+  const own = useOwnQueues();
   const asked = useQuery({
-    queryKey: ['queues', all],
-    queryFn: () => get<Told>(`/api/queues${all ? '?all=true' : ''}`),
-    refetchInterval: all ? LOOKS_AGAIN : false,
+    queryKey: ['queues', 'all'],
+    queryFn: () => get<Told>('/api/queues?all=true'),
+    enabled: all,
+    refetchInterval: LOOKS_AGAIN,
   });
-  return asked.data ?? NONE;
+  return all && asked.data ? asked.data : own;
+}
+
+/** Whether there are queues for me to look at: those I am in, or any when I administer. */
+export function useHasQueues(): boolean {
+  const { queues, all } = useOwnQueues();
+  return queues.length + all > 0;
 }
 
 /** Writes no more about the last call, or takes so many seconds longer for it. */

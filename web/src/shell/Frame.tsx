@@ -9,7 +9,7 @@ import { drafts } from '../followup/drafts';
 import { finished } from '../followup/finished';
 import { useLine } from '../live/line';
 import { pickUp } from '../calls/services';
-import { useHasQueues } from '../queues/useHasQueues';
+import { useHasQueues } from '../queues/queues';
 import { Notices } from '../notices/Notices';
 import { useAlerts } from '../ring/alerts';
 import { useMe } from '../session/session';

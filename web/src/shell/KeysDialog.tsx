@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { KEY_OF } from '../calls/callKeys';
 import { useMe } from '../session/session';
-import { useHasQueues } from '../queues/useHasQueues';
+import { useHasQueues } from '../queues/queues';
 import { Dialog } from '../ui/Dialog';
 import { addWords } from '../words';
 import { views } from './tabs';

@@ -18,6 +18,7 @@ import { STAYS, finished } from '../followup/finished';
 import type { Told } from '../live/socket';
 import { noticeStore, notify } from '../notices/store';
 import { shelfStore } from '../park/store';
+import { queueStore, type Told as QueuesTold } from '../queues/store';
 import { peopleStore } from '../people/store';
 import { soundStore } from '../sound/store';
 import { line, useLine } from '../live/line';
@@ -44,7 +45,10 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   LEAVING: (data) => callStore.know({ leaving: data as LeavingView[] }),
   OTHERS_CALLS: (data) => callStore.know({ others: data as OthersCallView[] }),
   LINES: (data) => callStore.know({ lines: data as LineUseView[] }),
-  QUEUES: (_, queries) => void askAgain(queries, 'queues'),
+  QUEUES(data, queries) {
+    queueStore.take(data as QueuesTold);
+    void askAgain(queries, 'queues'); // whoever looks at the whole office, or at what leads decided
+  },
   PEOPLE: (data) => peopleStore.take(data as Board),
   SHELF: (data) => shelfStore.take(data as SlotView[]),
   COLLEAGUES: (_, queries) => void askAgain(queries, 'colleagues'),
@@ -87,7 +91,6 @@ const TOPICS: Record<Topic, (data: unknown, queries: QueryClient) => void> = {
   RULES(_, queries) {
     void askAgain(queries, 'rules');
     void askAgain(queries, 'lines');
-    void askAgain(queries, 'queues');
   },
   TO_RETURN: (_, queries) => void askAgain(queries, 'to-call-back'),
   DEVICES: () => void devicesStore.load(),
@@ -120,6 +123,7 @@ export function forget() {
     callStore,
     peopleStore,
     shelfStore,
+    queueStore,
     noticeStore,
     soundStore,
     devicesStore,

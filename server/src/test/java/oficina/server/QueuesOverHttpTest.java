@@ -137,6 +137,9 @@ class QueuesOverHttpTest extends FreightOverHttp {
     assertThat(last.get("caller").asString()).contains("0151 496 0177");
     assertThat(boss.get(path + "/log").body().get(1).get("member").asString())
         .isEqualTo("Tomasz Brill");
+    assertThat(boss.get(path + "/log?text=0151%20177").body()).hasSize(1);
+    assertThat(boss.get(path + "/log?text=BRILL").body()).hasSizeGreaterThan(1);
+    assertThat(boss.get(path + "/log?text=nobody%20brill").body()).isEmpty();
     assertThat(stranger.get(path + "/log").code()).isEqualTo("NO_SUCH_QUEUE");
   }
 

@@ -24,6 +24,7 @@ final class Play {
   private final QueueRules queues = new QueueRules(scene);
   private final Lives lives = new Lives(scene);
   private int checked;
+  private Office lastOffice;
 
   void take(Step step) {
     if (step.what() == Step.What.WAIT) {
@@ -82,7 +83,12 @@ final class Play {
     }
   }
 
+  /** After a step that has led to nothing everything is as it was checked before. */
   private void check() {
+    if (checked == scene.events.size() && lastOffice == scene.exchange.office()) {
+      return;
+    }
+    lastOffice = scene.exchange.office();
     for (; checked < scene.events.size(); checked++) {
       lives.follow(scene.events.get(checked));
     }

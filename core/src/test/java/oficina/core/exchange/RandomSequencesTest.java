@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import oficina.core.events.ExchangeEvent;
 import org.junit.jupiter.api.Test;
@@ -33,13 +34,14 @@ class RandomSequencesTest {
 
   @Test
   void sequences_reach_every_event() {
+    Set<Class<?>> all = kinds(ExchangeEvent.class).collect(Collectors.toSet());
     Set<Class<?>> reached = new HashSet<>();
-    for (long seed = 1; seed <= 8; seed++) {
+    for (long seed = 1; seed <= 8 && !reached.equals(all); seed++) {
       Play play = new Play();
       Step.random(new Random(seed), 20 * STEPS).forEach(play::take); // some things take their time
       play.scene.events.forEach(event -> reached.add(event.getClass()));
     }
-    assertThat(reached).containsExactlyInAnyOrderElementsOf(kinds(ExchangeEvent.class).toList());
+    assertThat(reached).containsExactlyInAnyOrderElementsOf(all);
   }
 
   private static Stream<Class<?>> kinds(Class<?> family) {

@@ -38,6 +38,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
   private final Disk disk;
   private final ReturnLists returnLists;
   private final Desks desks;
+  private final Topics topics;
 
   /** Of many pages few are concerned by what happens: they are found by whose they are. */
   private final Map<PersonId, Set<OpenPage>> pages = new ConcurrentHashMap<>();
@@ -63,6 +64,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
     this.disk = disk;
     this.returnLists = returnLists;
     this.desks = desks;
+    this.topics = topics;
     topics.follow(this);
     clock.onMove(this::sayAlive);
     journal.onChange(state -> sayAlive());
@@ -229,7 +231,7 @@ public class Pushes implements DeskFeed, SpeakingFeed, Topics.Follower {
           DEVICES,
           ALARMS,
           OUTSIDE ->
-          null;
+          topics.seen(topic, changes.page().signIn().employee());
     };
   }
 

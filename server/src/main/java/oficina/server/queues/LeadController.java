@@ -6,6 +6,10 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import oficina.core.call.CallId;
 import oficina.core.call.DeviceId;
 import oficina.core.call.Party;
@@ -33,6 +37,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -41,6 +46,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/queues/{line}")
 class LeadController {
   private static final int MOST_TOLD = 100;
+
+  /** What was decided before that is found no more: some years of it. */
+  private static final int MOST_SEARCHED = 10_000;
 
   private final Commands commands;
   private final LeadLogStore log;
@@ -156,16 +164,37 @@ class LeadController {
       @Schema(nullable = true) @Nullable String member,
       @Schema(nullable = true) @Nullable String caller,
       @Schema(nullable = true) @Nullable String to,
-      String reason) {}
+      String reason) {
 
-  /** What was done last by whoever leads the line, for those who lead it and administrators. */
+    /** All that can be looked for in it, in small letters. */
+    private String said() {
+      return Stream.of(by, member, caller, to, reason)
+          .filter(Objects::nonNull)
+          .collect(Collectors.joining(" "))
+          .toLowerCase(Locale.ROOT);
+    }
+  }
+
+  /**
+   * What was done last by whoever leads the line, for those who lead it and administrators.
+   *
+   * @param text parts of a name, a number or a reason, each of which is to be in it
+   */
   @GetMapping("/log")
-  List<LedView> log(@AuthenticationPrincipal Employee me, @PathVariable long line) {
+  List<LedView> log(
+      @AuthenticationPrincipal Employee me,
+      @PathVariable long line,
+      @RequestParam(defaultValue = "") @Size(max = 100) String text) {
     GroupId at = new GroupId(line);
     if (!Permissions.mayLead(office.now(), at, me.id()) && !me.isAdministrator()) {
       throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_QUEUE");
     }
-    return log.last(at, MOST_TOLD).stream().map(each -> view(each, me.id())).toList();
+    List<String> words = List.of(text.strip().toLowerCase(Locale.ROOT).split("\\s+"));
+    return log.last(at, text.isBlank() ? MOST_TOLD : MOST_SEARCHED).stream()
+        .map(each -> view(each, me.id()))
+        .filter(each -> words.stream().allMatch(each.said()::contains))
+        .limit(MOST_TOLD)
+        .toList();
   }
 
   private LedView view(LeadLogStore.Entry entry, PersonId viewer) {

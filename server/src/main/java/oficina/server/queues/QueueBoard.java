@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.figures.Staffing;
+import oficina.core.office.Office;
 import oficina.core.people.Group;
 import oficina.core.people.GroupId;
 import oficina.core.people.PersonId;
@@ -35,8 +36,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class QueueBoard implements ExchangeListener {
   /**
-   * At a busy line something happens many times a second, and each page that is told asks for all
-   * of it. The first change is told at once, those that follow it together.
+   * At a busy line something happens many times a second, and each page is told all of it. The
+   * first change is told at once, those that follow it together.
    */
   private static final Duration BETWEEN = Duration.ofSeconds(1);
 
@@ -55,7 +56,7 @@ public class QueueBoard implements ExchangeListener {
     this.topics = topics;
     this.times = times;
     loop.listen(this);
-    office.onChange((before, after) -> loop.post(this::drawAll));
+    office.onChange(this::changed);
   }
 
   @Override
@@ -85,6 +86,18 @@ public class QueueBoard implements ExchangeListener {
     if (call != null && call.place() != null) {
       lines.add(call.place().line());
     }
+  }
+
+  /** What lines are called, who is in them and what they have decided is on every board. */
+  private void changed(Office before, Office after) {
+    loop.post(
+        () -> {
+          drawAll();
+          if (before.directory() != after.directory()
+              || !before.directions().queues().equals(after.directions().queues())) {
+            topics.tellAll(Topic.QUEUES);
+          }
+        });
   }
 
   private void drawAll() {

@@ -197,7 +197,6 @@ class QueueSettingsController {
     }
     office.change(() -> store.keep(id, queue));
     topics.tellAll(Topic.RULES);
-    topics.tellAll(Topic.QUEUES);
   }
 
   private static Queue queue(QueueSettings settings) {
