@@ -155,7 +155,6 @@ final class QueuesToScreens {
     callersWait();
     free();
     boards();
-    pages.forEach(Client::close);
   }
 
   private void days() {
@@ -187,23 +186,27 @@ final class QueuesToScreens {
   }
 
   private static void takePart(Client member, boolean takesPart) {
-    member.put("/api/lines/part", Map.of("takesPart", takesPart, "reason", ""));
+    member.put("/api/lines/part", Map.of("takesPart", takesPart, "reason", "")).done();
   }
 
   private void callersWait() {
-    TrunkLines trunk = server.bean(TrunkLines.class);
-    ExchangeLoop loop = server.bean(ExchangeLoop.class);
     for (int i = 0; i < QUEUES * CALLERS; i++) {
-      PhoneNumber from = new PhoneNumber("+44770090%04d".formatted(i));
-      PhoneNumber to = number(i % QUEUES);
-      TrunkCall call = new TrunkCall("bench-" + i);
-      loop.ask(
-              () -> {
-                trunk.arrives(call, from, to);
-                return null;
-              })
-          .join();
+      arrives(i);
     }
+  }
+
+  private void arrives(int caller) {
+    PhoneNumber from = new PhoneNumber("+44770090%04d".formatted(caller));
+    PhoneNumber to = number(caller % QUEUES);
+    TrunkCall call = new TrunkCall("bench-" + caller);
+    server
+        .bean(ExchangeLoop.class)
+        .ask(
+            () -> {
+              server.bean(TrunkLines.class).arrives(call, from, to);
+              return null;
+            })
+        .join();
   }
 
   /** From the click until it rings on the page of whoever takes part again. */
@@ -225,42 +228,47 @@ final class QueuesToScreens {
     row("1,000 wait, a member is free: until it rings on the page", times, 50);
   }
 
-  /** Each page is told all of its line whenever something has changed there. */
+  /**
+   * What boards cost: callers leave and others come, with 200 pages that are told of it, and beside
+   * that the same with none.
+   */
   private void boards() throws InterruptedException {
-    List<Client> others =
-        IntStream.range(0, QUEUES)
-            .mapToObj(line -> "bench" + (line * MEMBERS + PAGES))
-            .map(name -> Client.withoutPage(server.address(), name))
-            .toList();
-    // What a thousand callers cost who only hear music, beside the same with boards that change.
-    Thread.sleep(2_000);
-    double quietBegan = processorSeconds();
-    Thread.sleep(BETWEEN.toMillis() * CHANGES);
-    double quiet = (processorSeconds() - quietBegan) / (BETWEEN.toMillis() * CHANGES / 1e3);
-    Main.row(
-        "%d callers hear music, nothing changes".formatted(QUEUES * CALLERS),
-        "%.1f %% of a processor",
-        100 * quiet);
     List<Thread> readers = pages.stream().map(this::reader).toList();
     readers.forEach(Thread::start);
     Thread.sleep(2_000);
     told.set(0);
+    double begun = System.nanoTime();
+    double withBoards = changes(QUEUES * CALLERS - CHANGES);
+    double toldEach = told.get() / ((System.nanoTime() - begun) / 1e9);
+    readers.forEach(Thread::interrupt);
+    pages.forEach(Client::close);
+    Thread.sleep(12_000); // pages count as gone only after a while
+    double without = changes(QUEUES * CALLERS);
+    Main.row(
+        "%d callers hear music, 7 a second come and go".formatted(QUEUES * CALLERS),
+        "%.1f %% of a processor",
+        100 * without);
+    Main.row(
+        "  boards of 200 people, told %.0f times a second (aim 5)".formatted(toldEach),
+        "%.1f %% of a processor more",
+        100 * (withBoards - without));
+  }
+
+  /**
+   * The callers from this one on leave one after the other, and others take their place.
+   *
+   * @return how many processors were used meanwhile
+   */
+  private double changes(int first) throws InterruptedException {
     double before = processorSeconds();
     long begun = System.nanoTime();
-    for (int i = 0; i < CHANGES; i++) {
-      // Somebody without a page: nothing rings, and the boards of their line change.
-      takePart(others.get(i % QUEUES), i / QUEUES % 2 == 1);
+    for (int i = first; i < first + CHANGES; i++) {
+      TrunkCall gone = new TrunkCall("bench-" + i);
+      server.bean(ExchangeLoop.class).post(() -> server.bean(TrunkLines.class).clears(gone));
+      arrives(i + CHANGES);
       Thread.sleep(BETWEEN.toMillis());
     }
-    double seconds = (System.nanoTime() - begun) / 1e9;
-    double used = processorSeconds() - before;
-    Main.row(
-        "boards of 200 people, %.1f changes a second, told %.0f times a second"
-            .formatted(CHANGES / seconds, told.get() / seconds),
-        "%.1f %% of a processor more",
-        100 * (used / seconds - quiet));
-    readers.forEach(Thread::interrupt);
-    others.forEach(Client::close);
+    return (processorSeconds() - before) / ((System.nanoTime() - begun) / 1e9);
   }
 
   private Thread reader(Client page) {

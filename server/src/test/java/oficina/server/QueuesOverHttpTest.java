@@ -95,6 +95,18 @@ class QueuesOverHttpTest extends FreightOverHttp {
   }
 
   @Test
+  void members_are_told_without_asking_and_strangers_are_told_nothing() {
+    assertThat(calls(DOV).status()).isEqualTo(201);
+    tomasz.await(push -> told(push).contains("0151 496 0177"));
+    tomasz.await(push -> told(push).contains("\"state\":\"RINGING\""));
+    assertThat(stranger.connect().get("queues").get("queues")).isEmpty();
+  }
+
+  private static String told(JsonNode push) {
+    return push.path("queues").toString();
+  }
+
+  @Test
   void strangers_see_and_decide_nothing_of_a_line() {
     tomasz.put("/api/lines/" + line + "/part", Map.of("takesPart", false, "reason", "Lunch"));
     assertThat(state(me())).isEqualTo("RESTS");

@@ -3,6 +3,7 @@ package oficina.core.sound;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.time.Duration;
+import java.util.Arrays;
 
 /**
  * The form in which sound is computed: linear samples of 16 bits, one channel, wideband as in ITU-T
@@ -37,6 +38,23 @@ public final class Pcm {
   /** How many samples last so long. */
   public static int samples(Duration time) {
     return Math.toIntExact(time.toMillis() * RATE / 1000);
+  }
+
+  /**
+   * Writes what follows from a place of a sound.
+   *
+   * @param from in samples from its beginning
+   * @param again whether it begins again when it is over; otherwise silence follows
+   */
+  public static void play(short[] sound, long from, boolean again, short[] out) {
+    int written = 0;
+    while (written < out.length && sound.length > 0 && (again || from + written < sound.length)) {
+      int at = (int) ((from + written) % sound.length);
+      int length = Math.min(out.length - written, sound.length - at);
+      System.arraycopy(sound, at, out, written, length);
+      written += length;
+    }
+    Arrays.fill(out, written, out.length, (short) 0);
   }
 
   /** The nearest value that a sample can have. */

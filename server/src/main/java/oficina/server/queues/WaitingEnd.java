@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import oficina.core.numbers.Region;
 import oficina.core.people.GroupId;
+import oficina.core.sound.Pcm;
 import oficina.core.tones.Tones;
 import oficina.server.machines.SpeakingEnd;
 import oficina.server.sound.Music;
@@ -55,16 +56,9 @@ final class WaitingEnd implements SoundEnd {
         return false;
       }
       case MUSIC -> music.write(line, frame++, out);
-      case RINGING -> ring(out);
+      case RINGING -> Pcm.play(ringing, frame++ * out.length, /* again= */ true, out);
     }
     return true;
-  }
-
-  private void ring(short[] out) {
-    for (int i = 0; i < out.length; i++) {
-      out[i] = ringing[(int) ((frame * out.length + i) % ringing.length)];
-    }
-    frame++;
   }
 
   @Override

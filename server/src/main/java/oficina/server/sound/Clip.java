@@ -25,13 +25,7 @@ final class Clip {
 
   /** Writes the frame that is so many frames from the beginning; silence when it is over. */
   void write(long frame, short[] out) {
-    short[] now = samples;
-    long from = frame * Pcm.FRAME;
-    for (int i = 0; i < Pcm.FRAME; i++) {
-      long at = from + i;
-      boolean sounds = now.length > 0 && (again || at < now.length);
-      out[i] = sounds ? now[(int) (at % now.length)] : 0;
-    }
+    Pcm.play(samples, frame * Pcm.FRAME, again, out);
   }
 
   boolean over(long frame) {
