@@ -5,7 +5,6 @@ import { Desk } from './desk/Desk';
 import { Frame } from './shell/Frame';
 import { listen } from './live/socket';
 import { everything } from './shell/topics';
-import { SignIn } from './session/SignIn';
 import { MeContext, useSession } from './session/session';
 
 /** Other views than the desk load when they are opened: whoever answers a call waits for none of them. */
@@ -36,6 +35,7 @@ const FirstPassword = lazy(() =>
 const NewPassword = lazy(() =>
   import('./session/NewPassword').then((view) => ({ default: view.NewPassword })),
 );
+const SignIn = lazy(() => import('./session/SignIn').then((view) => ({ default: view.SignIn })));
 const Outside = lazy(() => import('./outside/Outside').then((view) => ({ default: view.Outside })));
 
 /** Everything: the sign-in page, or the views of whoever is signed in. */
@@ -58,7 +58,11 @@ export function App() {
     );
   }
   if (!session.me) {
-    return <SignIn signedOut={session.signedOut} unreachable={session.unreachable} />;
+    return (
+      <Suspense>
+        <SignIn signedOut={session.signedOut} unreachable={session.unreachable} />
+      </Suspense>
+    );
   }
   if (session.me.mustChangePassword) {
     return (

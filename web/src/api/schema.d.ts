@@ -932,6 +932,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/passkeys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkeys/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkeys/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session/link": {
         parameters: {
             query?: never;
@@ -1229,7 +1293,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1243,7 +1307,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post: operations["join"];
         delete?: never;
@@ -1307,7 +1371,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post: operations["make_1"];
         delete?: never;
@@ -1389,7 +1453,7 @@ export interface paths {
         };
         get: operations["open"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1453,7 +1517,7 @@ export interface paths {
         };
         get: operations["page"];
         put?: never;
-        post: operations["add_3"];
+        post: operations["add_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1725,7 +1789,7 @@ export interface paths {
         };
         get: operations["blocks"];
         put?: never;
-        post: operations["add_4"];
+        post: operations["add_5"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2171,7 +2235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2491,7 +2555,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2692,6 +2756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/passkeys/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_11"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recordings/{id}/remarks/{remark}": {
         parameters: {
             query?: never;
@@ -2734,7 +2814,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_11"];
+        delete: operations["remove_12"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2805,6 +2885,12 @@ export interface components {
             sentOnBy?: string;
             theySee?: string;
         };
+        Assertion: {
+            clientDataJSON: string;
+            authenticatorData: string;
+            signature: string;
+            userHandle: string;
+        };
         AttemptView: {
             /** Format: int64 */
             block: number;
@@ -2812,6 +2898,11 @@ export interface components {
             called: components["schemas"]["PartyView"];
             /** Format: date-time */
             at: string;
+        };
+        Attestation: {
+            clientDataJSON: string;
+            attestationObject: string;
+            transports?: string[];
         };
         BadCard: {
             /** Format: int32 */
@@ -2859,6 +2950,10 @@ export interface components {
         Borrowing: {
             /** Format: date-time */
             until?: string;
+        };
+        ByPasskey: {
+            challenge: string;
+            answer: components["schemas"]["ShownPasskey"];
         };
         ByTelephone: {
             extension?: string;
@@ -3100,6 +3195,11 @@ export interface components {
             /** @enum {string} */
             how: "RULES_LEAD_THERE" | "RINGS_THERE" | "ACTED_FOR" | "MEMBER" | "ONLY_MEMBER" | "LEADS" | "FRONT_DESK";
             name: string;
+        };
+        Descriptor: {
+            type: string;
+            id: string;
+            transports: string[];
         };
         DeskPicture: {
             /** Format: date-time */
@@ -3435,6 +3535,11 @@ export interface components {
         Keys: {
             keys: components["schemas"]["Key"][];
         };
+        Kind: {
+            type: string;
+            /** Format: int32 */
+            alg: number;
+        };
         Known: {
             person: components["schemas"]["PersonView"];
             contact: components["schemas"]["ContactRow"];
@@ -3569,6 +3674,9 @@ export interface components {
         MadeLine: {
             /** Format: int64 */
             id: number;
+        };
+        MadePasskey: {
+            response: components["schemas"]["Attestation"];
         };
         MailboxView: {
             mailbox: string;
@@ -3744,6 +3852,10 @@ export interface components {
             own: boolean;
             card: components["schemas"]["CardBody"];
         };
+        NewPasskey: {
+            name: string;
+            answer: components["schemas"]["MadePasskey"];
+        };
         NewPassword: {
             present: string;
             next: string;
@@ -3885,6 +3997,37 @@ export interface components {
             /** Format: int64 */
             person: number;
             note: string;
+        };
+        PasskeyProof: {
+            present: string;
+        };
+        PasskeyToMake: {
+            rp: components["schemas"]["RelyingParty"];
+            user: components["schemas"]["User"];
+            challenge: string;
+            pubKeyCredParams: components["schemas"]["Kind"][];
+            /** Format: int32 */
+            timeout: number;
+            excludeCredentials: components["schemas"]["Descriptor"][];
+            authenticatorSelection: components["schemas"]["Selection"];
+            attestation: string;
+        };
+        PasskeyToShow: {
+            challenge: string;
+            /** Format: int32 */
+            timeout: number;
+            rpId: string;
+            allowCredentials?: components["schemas"]["Descriptor"][];
+            userVerification: string;
+        };
+        PasskeyView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: date-time */
+            added: string;
+            /** Format: date-time */
+            used?: string;
         };
         PeopleFileCounts: {
             /** Format: int32 */
@@ -4211,6 +4354,10 @@ export interface components {
             /** Format: int64 */
             count: number;
         };
+        RelyingParty: {
+            id: string;
+            name: string;
+        };
         RemarkView: {
             /** Format: int64 */
             id: number;
@@ -4338,6 +4485,11 @@ export interface components {
             /** Format: date-time */
             to?: string;
         };
+        Selection: {
+            residentKey: string;
+            requireResidentKey: boolean;
+            userVerification: string;
+        };
         Service: {
             behind: boolean;
             /** Format: int32 */
@@ -4357,6 +4509,10 @@ export interface components {
             name: string;
             /** Format: date-time */
             until: string;
+        };
+        ShownPasskey: {
+            id: string;
+            response: components["schemas"]["Assertion"];
         };
         SignInView: {
             id: string;
@@ -4638,6 +4794,11 @@ export interface components {
             /** Format: int32 */
             pages: number;
         };
+        User: {
+            id: string;
+            name: string;
+            displayName: string;
+        };
         Version: {
             oficina: string;
             java: string;
@@ -4727,7 +4888,9 @@ export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswered = components['schemas']['Answered'];
 export type SchemaAnswering = components['schemas']['Answering'];
 export type SchemaArrival = components['schemas']['Arrival'];
+export type SchemaAssertion = components['schemas']['Assertion'];
 export type SchemaAttemptView = components['schemas']['AttemptView'];
+export type SchemaAttestation = components['schemas']['Attestation'];
 export type SchemaBadCard = components['schemas']['BadCard'];
 export type SchemaBadLine = components['schemas']['BadLine'];
 export type SchemaBegun = components['schemas']['Begun'];
@@ -4735,6 +4898,7 @@ export type SchemaBlockPage = components['schemas']['BlockPage'];
 export type SchemaBlockView = components['schemas']['BlockView'];
 export type SchemaBoard = components['schemas']['Board'];
 export type SchemaBorrowing = components['schemas']['Borrowing'];
+export type SchemaByPasskey = components['schemas']['ByPasskey'];
 export type SchemaByTelephone = components['schemas']['ByTelephone'];
 export type SchemaCadence = components['schemas']['Cadence'];
 export type SchemaCallBackView = components['schemas']['CallBackView'];
@@ -4767,6 +4931,7 @@ export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeciding = components['schemas']['Deciding'];
 export type SchemaDeedView = components['schemas']['DeedView'];
 export type SchemaDependantView = components['schemas']['DependantView'];
+export type SchemaDescriptor = components['schemas']['Descriptor'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
 export type SchemaDevicesView = components['schemas']['DevicesView'];
 export type SchemaDial = components['schemas']['Dial'];
@@ -4810,6 +4975,7 @@ export type SchemaKeepingView = components['schemas']['KeepingView'];
 export type SchemaKept = components['schemas']['Kept'];
 export type SchemaKey = components['schemas']['Key'];
 export type SchemaKeys = components['schemas']['Keys'];
+export type SchemaKind = components['schemas']['Kind'];
 export type SchemaKnown = components['schemas']['Known'];
 export type SchemaKnownOf = components['schemas']['KnownOf'];
 export type SchemaKnownView = components['schemas']['KnownView'];
@@ -4828,6 +4994,7 @@ export type SchemaLineView = components['schemas']['LineView'];
 export type SchemaLinkView = components['schemas']['LinkView'];
 export type SchemaLogLine = components['schemas']['LogLine'];
 export type SchemaMadeLine = components['schemas']['MadeLine'];
+export type SchemaMadePasskey = components['schemas']['MadePasskey'];
 export type SchemaMailboxView = components['schemas']['MailboxView'];
 export type SchemaMark = components['schemas']['Mark'];
 export type SchemaMe = components['schemas']['Me'];
@@ -4847,6 +5014,7 @@ export type SchemaNewBlock = components['schemas']['NewBlock'];
 export type SchemaNewByLink = components['schemas']['NewByLink'];
 export type SchemaNewCall = components['schemas']['NewCall'];
 export type SchemaNewContactBody = components['schemas']['NewContactBody'];
+export type SchemaNewPasskey = components['schemas']['NewPasskey'];
 export type SchemaNewPassword = components['schemas']['NewPassword'];
 export type SchemaNewRemark = components['schemas']['NewRemark'];
 export type SchemaNewSlot = components['schemas']['NewSlot'];
@@ -4868,6 +5036,10 @@ export type SchemaPanel = components['schemas']['Panel'];
 export type SchemaParked = components['schemas']['Parked'];
 export type SchemaPartyView = components['schemas']['PartyView'];
 export type SchemaPassing = components['schemas']['Passing'];
+export type SchemaPasskeyProof = components['schemas']['PasskeyProof'];
+export type SchemaPasskeyToMake = components['schemas']['PasskeyToMake'];
+export type SchemaPasskeyToShow = components['schemas']['PasskeyToShow'];
+export type SchemaPasskeyView = components['schemas']['PasskeyView'];
 export type SchemaPeopleFileCounts = components['schemas']['PeopleFileCounts'];
 export type SchemaPeopleFileView = components['schemas']['PeopleFileView'];
 export type SchemaPeopleRegister = components['schemas']['PeopleRegister'];
@@ -4906,6 +5078,7 @@ export type SchemaRecordingPolicy = components['schemas']['RecordingPolicy'];
 export type SchemaRecordingView = components['schemas']['RecordingView'];
 export type SchemaRecordingsPage = components['schemas']['RecordingsPage'];
 export type SchemaRefused = components['schemas']['Refused'];
+export type SchemaRelyingParty = components['schemas']['RelyingParty'];
 export type SchemaRemarkView = components['schemas']['RemarkView'];
 export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaRingBody = components['schemas']['RingBody'];
@@ -4921,10 +5094,12 @@ export type SchemaRush = components['schemas']['Rush'];
 export type SchemaSaidView = components['schemas']['SaidView'];
 export type SchemaSecondFactorView = components['schemas']['SecondFactorView'];
 export type SchemaSegmentView = components['schemas']['SegmentView'];
+export type SchemaSelection = components['schemas']['Selection'];
 export type SchemaService = components['schemas']['Service'];
 export type SchemaServing = components['schemas']['Serving'];
 export type SchemaSeveral = components['schemas']['Several'];
 export type SchemaShareView = components['schemas']['ShareView'];
+export type SchemaShownPasskey = components['schemas']['ShownPasskey'];
 export type SchemaSignInView = components['schemas']['SignInView'];
 export type SchemaSlotView = components['schemas']['SlotView'];
 export type SchemaSounds = components['schemas']['Sounds'];
@@ -4962,6 +5137,7 @@ export type SchemaTyped = components['schemas']['Typed'];
 export type SchemaTypedGreeting = components['schemas']['TypedGreeting'];
 export type SchemaTypedLine = components['schemas']['TypedLine'];
 export type SchemaUse = components['schemas']['Use'];
+export type SchemaUser = components['schemas']['User'];
 export type SchemaVersion = components['schemas']['Version'];
 export type SchemaVoicemailPage = components['schemas']['VoicemailPage'];
 export type SchemaWaiter = components['schemas']['Waiter'];
@@ -6961,6 +7137,116 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PasskeyView"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPasskey"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasskeyProof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PasskeyToMake"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PasskeyToShow"];
+                };
+            };
+        };
+    };
+    signIn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByPasskey"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
     whose: {
         parameters: {
             query?: never;
@@ -7371,7 +7657,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7393,7 +7679,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: {
                 text?: string;
@@ -7506,7 +7792,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7666,7 +7952,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7801,7 +8087,7 @@ export interface operations {
             };
         };
     };
-    add_3: {
+    add_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -8277,7 +8563,7 @@ export interface operations {
             };
         };
     };
-    add_4: {
+    add_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -8913,7 +9199,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -9403,7 +9689,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -9678,6 +9964,26 @@ export interface operations {
             };
         };
     };
+    remove_11: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     removeRemark: {
         parameters: {
             query?: never;
@@ -9720,7 +10026,7 @@ export interface operations {
             };
         };
     };
-    remove_11: {
+    remove_12: {
         parameters: {
             query?: never;
             header?: never;

@@ -61,6 +61,7 @@ export type {
   SchemaOutside as Outside,
   SchemaOutsideCallView as OutsideCallView,
   SchemaPanel as Panel,
+  SchemaPasskeyView as PasskeyView,
   SchemaPartyView as PartyView,
   SchemaCadence as Cadence,
   SchemaSounds as Sounds,

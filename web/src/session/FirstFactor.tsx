@@ -1,5 +1,7 @@
 import { useTranslation } from 'react-i18next';
 import { First } from './First';
+import { Passkeys } from './Passkeys';
+import { passkeysWork } from './passkey';
 import { SecondFactor } from './SecondFactor';
 import { useSessionActions } from './session';
 
@@ -10,6 +12,12 @@ export function FirstFactor() {
   return (
     <First title={t('factor.title')} about={t('factor.first')}>
       <SecondFactor onAdded={factorAdded} />
+      {passkeysWork && (
+        <details className="border-base-300 mt-5 border-t pt-4">
+          <summary className="cursor-pointer font-bold">{t('factor.orPasskey')}</summary>
+          <Passkeys onAdded={factorAdded} />
+        </details>
+      )}
       <button type="button" className="btn btn-plain mt-6" onClick={() => void signOut()}>
         {t('factor.signOut')}
       </button>

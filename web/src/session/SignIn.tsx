@@ -4,7 +4,12 @@ import { Problem, sentence } from '../api/client';
 import { Mark } from '../ui/Mark';
 import { useOnce } from '../live/useOnce';
 import { Field } from './Field';
+import { NotShown, passkeysWork, showPasskey } from './passkey';
 import { useSessionActions } from './session';
+import { addWords } from '../words';
+import words from './words.view.en.json';
+
+addWords(words);
 
 interface Props {
   signedOut: boolean;
@@ -14,7 +19,7 @@ interface Props {
 /** The page that asks who you are. */
 export function SignIn({ signedOut, unreachable }: Props) {
   const { t } = useTranslation();
-  const { signIn } = useSessionActions();
+  const { signIn, enter } = useSessionActions();
   const [error, setError] = useState('');
   const [codeWanted, setCodeWanted] = useState(false);
   const submit = useOnce(
@@ -42,6 +47,15 @@ export function SignIn({ signedOut, unreachable }: Props) {
       },
       [signIn],
     ),
+  );
+  const passkey = useOnce(
+    useCallback(async () => {
+      try {
+        enter(await showPasskey());
+      } catch (problem) {
+        setError(problem instanceof NotShown ? t('passkey.notShown') : sentence(problem));
+      }
+    }, [enter, t]),
   );
 
   const message = error || unreachable || (signedOut ? t('trouble.SIGNED_OUT') : '');
@@ -86,6 +100,16 @@ export function SignIn({ signedOut, unreachable }: Props) {
         <button type="submit" className="btn btn-primary w-full" disabled={submit.busy}>
           {t('signIn.go')}
         </button>
+        {passkeysWork && (
+          <button
+            type="button"
+            className="btn btn-plain mt-3 w-full"
+            disabled={passkey.busy}
+            onClick={() => void passkey.run()}
+          >
+            {t('signIn.passkey')}
+          </button>
+        )}
       </form>
     </main>
   );

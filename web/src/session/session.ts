@@ -69,16 +69,20 @@ export function useSession() {
 /** Signing in and out, and one's own sign-in. */
 export function useSessionActions() {
   const queries = useQueryClient();
+  /** Somebody has signed in. */
+  function enter(me: Me) {
+    become(queries, me);
+    if (me.tried) {
+      const { times, last, place } = me.tried;
+      notify('tried', { times: String(times), at: dayAndTime(last), place });
+    }
+  }
   return {
     /** @param code besides the password, when it was asked for */
     async signIn(name: string, password: string, code?: string) {
-      const me = await post<Me>('/api/session', { name, password, code });
-      become(queries, me);
-      if (me.tried) {
-        const { times, last, place } = me.tried;
-        notify('tried', { times: String(times), at: dayAndTime(last), place });
-      }
+      enter(await post<Me>('/api/session', { name, password, code }));
     },
+    enter,
     async signOut() {
       await del('/api/session');
       become(queries, null);

@@ -2,18 +2,23 @@ package oficina.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.ByteArrayOutputStream;
 import java.time.Duration;
+import java.util.List;
+import java.util.Map;
 import oficina.core.passwords.OneTimeCode;
+import oficina.server.Client;
 import oficina.server.TestServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Getting in with a code besides the password, and with a new password by a link. */
+/** Getting in with a passkey, a code besides the password, and a new password by a link. */
 @ExtendWith(TestServer.class)
 class GettingInTest {
   private static final String PASSWORD = "harbour-light";
@@ -55,7 +60,7 @@ class GettingInTest {
     Desk kirsi = browsers.of("kirsi");
     Page page = kirsi.page;
     kirsi.openMenu("Kirsi");
-    page.getByText("Second factor").click();
+    page.getByText("Passkeys and second factor").click();
     page.getByLabel("Your password, once more").fill(PASSWORD);
     button(page, "Begin").click();
     assertThat(
@@ -89,12 +94,79 @@ class GettingInTest {
     assertThat(desk.dialField()).isVisible();
 
     kirsi.openMenu("Kirsi");
-    page.getByText("Second factor").click();
+    page.getByText("Passkeys and second factor").click();
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("9 of the codes on paper are left.");
     page.getByLabel("Your password, once more").fill(PASSWORD);
     button(page, "Do without").click();
     assertThat(page.getByRole(AriaRole.DIALOG))
         .containsText("You sign in with your password alone.");
+  }
+
+  /** A device that knows its person by itself, and keeps what it is asked to. */
+  private static void givePasskeyDevice(Page page) {
+    CDPSession session = page.context().newCDPSession(page);
+    session.send("WebAuthn.enable");
+    JsonObject options = new JsonObject();
+    options.addProperty("protocol", "ctap2");
+    options.addProperty("transport", "internal");
+    for (String can : List.of("hasResidentKey", "hasUserVerification", "isUserVerified")) {
+      options.addProperty(can, true);
+    }
+    JsonObject device = new JsonObject();
+    device.add("options", options);
+    session.send("WebAuthn.addVirtualAuthenticator", device);
+  }
+
+  @Test
+  void a_passkey_alone_lets_its_person_in_and_is_what_the_office_wants() {
+    Page page = browsers.stranger();
+    givePasskeyDevice(page);
+    page.navigate(TestServer.get().address().replace("127.0.0.1", "localhost"));
+    Desk mirela = new Desk(page);
+    mirela.signIn("mirela", PASSWORD);
+    mirela.isLive();
+    mirela.openMenu("Mirela");
+    page.getByText("Passkeys and second factor").click();
+    page.getByLabel("What you call it").fill("Key on my ring");
+    page.getByLabel("Your password, as proof").fill("wrong");
+    button(page, "Add a passkey").click();
+    assertThat(page.getByRole(AriaRole.DIALOG))
+        .containsText("Your present password is not that one");
+    page.getByLabel("Your password, as proof").fill(PASSWORD);
+    button(page, "Add a passkey").click();
+    assertThat(button(page, "Remove Key on my ring")).isVisible();
+    page.keyboard().press("Escape");
+
+    signOut(mirela);
+    button(page, "Sign in with a passkey").click();
+    mirela.isLive();
+    signOut(mirela);
+
+    Client boss = Client.withoutPage(TestServer.get().address(), "mirela");
+    boss.put("/api/office/second-factor", Map.of("of", "ADMINISTRATORS")).done();
+    try {
+      mirela.signIn("mirela", PASSWORD);
+      assertThat(page.getByRole(AriaRole.ALERT)).containsText("Sign in with your passkey.");
+      button(page, "Sign in with a passkey").click();
+      mirela.isLive();
+    } finally {
+      boss.put("/api/office/second-factor", Map.of("of", "NOBODY"));
+    }
+
+    mirela.openMenu("Mirela");
+    page.getByText("Passkeys and second factor").click();
+    button(page, "Remove Key on my ring").click();
+    assertThat(button(page, "Remove Key on my ring")).hasCount(0);
+    page.keyboard().press("Escape");
+    signOut(mirela);
+    button(page, "Sign in with a passkey").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("That passkey opens nothing here.");
+  }
+
+  private static void signOut(Desk desk) {
+    desk.openMenu("Mirela");
+    button(desk.page, "Sign out").click();
+    assertThat(button(desk.page, "Sign in with a passkey")).isVisible();
   }
 
   @Test

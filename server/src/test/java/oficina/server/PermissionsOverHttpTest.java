@@ -29,6 +29,8 @@ class PermissionsOverHttpTest {
           "GET /api/session",
           "POST /api/session",
           "DELETE /api/session",
+          "POST /api/session/passkey",
+          "POST /api/session/passkeys/asked",
           "POST /api/session/link",
           "POST /api/session/link/password");
   private static final Set<String> FOR_ADMINISTRATORS =

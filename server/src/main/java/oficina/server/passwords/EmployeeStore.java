@@ -24,12 +24,22 @@ public class EmployeeStore {
 
   /** By name or extension, in any case; accents do not count. */
   Optional<Account> account(String nameOrExtension) {
+    return account("(sign_in_name = :who or extension = :who)", nameOrExtension);
+  }
+
+  /** Nobody who has left. */
+  public Optional<Employee> employee(PersonId person) {
+    return account("id = :who", person.value()).map(Account::employee);
+  }
+
+  private Optional<Account> account(String whose, Object who) {
     return jdbc.sql(
             """
             select id, sign_in_name, password_hash, role, must_change_password from person
-            where (sign_in_name = :name or extension = :name) and not has_left
-            """)
-        .param("name", nameOrExtension)
+            where %s and not has_left
+            """
+                .formatted(whose))
+        .param("who", who)
         .query(
             (row, n) ->
                 new Account(

@@ -49,6 +49,7 @@ class FormerStore {
           gone("signIns", "known_browser", "person_id = :person"),
           gone("signIns", "recovery_code", "person_id = :person"),
           gone("signIns", "second_factor", "person_id = :person"),
+          gone("signIns", "passkey", "person_id = :person"),
           gone("signIns", "password_link", "person_id = :person"),
           gone("signIns", "failed_sign_in", "person_id = :person"),
           nameless(

@@ -153,7 +153,7 @@ class SecondFactorController {
     return new HasFactor(factors.has(new PersonId(id)));
   }
 
-  /** Take somebody's away who has lost it and what they had on paper. */
+  /** Take somebody's away who has lost it, what they had on paper and their passkeys. */
   @DeleteMapping("/api/office/people/{id}/second-factor")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void takeAway(@PathVariable long id) {
@@ -161,7 +161,7 @@ class SecondFactorController {
     if (!factors.has(person)) {
       throw new Problem(HttpStatus.NOT_FOUND, "NO_SUCH_PERSON");
     }
-    factors.remove(person);
+    factors.removeAll(person);
     log.write(new Deed(Kind.CHANGED, office.now().nameOf(person), "secondFactor", "codes", ""));
   }
 }

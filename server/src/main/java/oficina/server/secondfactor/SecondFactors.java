@@ -14,6 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import oficina.core.passwords.OneTimeCode;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeStore;
+import oficina.server.passkeys.Passkeys;
 import oficina.server.passwords.Employee;
 import oficina.server.passwords.Passwords;
 import oficina.server.passwords.Tokens;
@@ -38,6 +39,7 @@ public class SecondFactors {
   private final SecondFactorStore store;
   private final OfficeStore settings;
   private final Passwords passwords;
+  private final Passkeys passkeys;
   private final MovableClock clock;
   private final SecureRandom random = new SecureRandom();
   private final Set<PersonId> having = ConcurrentHashMap.newKeySet();
@@ -49,10 +51,15 @@ public class SecondFactors {
   private volatile Wanted wanted;
 
   SecondFactors(
-      SecondFactorStore store, OfficeStore settings, Passwords passwords, MovableClock clock) {
+      SecondFactorStore store,
+      OfficeStore settings,
+      Passwords passwords,
+      Passkeys passkeys,
+      MovableClock clock) {
     this.store = store;
     this.settings = settings;
     this.passwords = passwords;
+    this.passkeys = passkeys;
     this.clock = clock;
     having.addAll(store.people());
     wanted = settings.setting(WANTED).map(Wanted::valueOf).orElse(Wanted.NOBODY);
@@ -84,15 +91,16 @@ public class SecondFactors {
 
   /** Whether somebody can do nothing before they have set one up. */
   public boolean isOwedBy(Employee employee) {
-    return wanted.includes(employee) && !having.contains(employee.id());
+    return wanted.includes(employee) && !has(employee.id());
   }
 
   boolean isWantedOf(Employee employee) {
     return wanted.includes(employee);
   }
 
+  /** A passkey counts as one: devices show it only for whoever has shown them who they are. */
   boolean has(PersonId person) {
-    return having.contains(person);
+    return having.contains(person) || passkeys.has(person);
   }
 
   /**
@@ -103,6 +111,9 @@ public class SecondFactors {
    */
   public void check(Employee me, @Nullable String code, Passwords.From from) {
     if (!having.contains(me.id())) {
+      if (isWantedOf(me) && passkeys.has(me.id())) {
+        throw new Problem(HttpStatus.UNAUTHORIZED, "PASSKEY_WANTED");
+      }
       return;
     }
     if (code == null || code.isBlank()) {
@@ -178,5 +189,11 @@ public class SecondFactors {
   void remove(PersonId person) {
     store.remove(person);
     having.remove(person);
+  }
+
+  /** Somebody has lost all that they had besides their password. */
+  void removeAll(PersonId person) {
+    remove(person);
+    passkeys.removeAll(person);
   }
 }

@@ -85,7 +85,9 @@ class SecurityConfig {
                     .requestMatchers(
                         "/api/session",
                         "/api/session/link",
-                        "/api/session/link/password", // nobody is signed in there
+                        "/api/session/link/password",
+                        "/api/session/passkey",
+                        "/api/session/passkeys/asked", // nobody is signed in there
                         "/api/health",
                         "/api/health/**",
                         "/api/description",

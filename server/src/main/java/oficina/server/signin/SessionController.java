@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Objects;
@@ -15,6 +16,8 @@ import oficina.core.people.Person;
 import oficina.server.OficinaProperties;
 import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
+import oficina.server.passkeys.Answered;
+import oficina.server.passkeys.Passkeys;
 import oficina.server.passwords.BrowserCookie;
 import oficina.server.passwords.BrowserStore;
 import oficina.server.passwords.Employee;
@@ -51,6 +54,7 @@ class SessionController {
   private final OficinaProperties properties;
   private final OfficeLog log;
   private final SecondFactors factors;
+  private final Passkeys passkeys;
 
   SessionController(
       SignIns signIns,
@@ -61,7 +65,8 @@ class SessionController {
       OfficeData office,
       OficinaProperties properties,
       OfficeLog log,
-      SecondFactors factors) {
+      SecondFactors factors,
+      Passkeys passkeys) {
     this.signIns = signIns;
     this.cookies = cookies;
     this.passwords = passwords;
@@ -71,6 +76,7 @@ class SessionController {
     this.properties = properties;
     this.log = log;
     this.factors = factors;
+    this.passkeys = passkeys;
   }
 
   /**
@@ -145,7 +151,43 @@ class SessionController {
       HttpServletRequest request,
       HttpServletResponse response) {
     Passwords.From from = BrowserCookie.fromKnown(request, response);
-    Employee me = checked(who, from);
+    return enter(checked(who, from), from, request, response);
+  }
+
+  /**
+   * What a device has shown.
+   *
+   * @param challenge it was asked with
+   */
+  record ByPasskey(
+      @NotBlank @Size(max = 100) String challenge, @NotNull @Valid Answered.Shown answer) {}
+
+  /**
+   * Sign in with a passkey alone: a device has one only for whoever has shown it who they are, so
+   * it counts for both factors.
+   */
+  @PostMapping("/passkey")
+  Me signIn(
+      @Valid @RequestBody ByPasskey shown,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    Passwords.From from = BrowserCookie.fromKnown(request, response);
+    return enter(checked(shown, request), from, request, response);
+  }
+
+  private Employee checked(ByPasskey shown, HttpServletRequest request) {
+    try {
+      return passkeys.whose(shown.challenge(), shown.answer(), request);
+    } catch (Problem refused) {
+      if (refused.code().equals(Passkeys.WRONG)) {
+        log.write(Deed.of(Kind.SIGN_IN_FAILED, ""));
+      }
+      throw refused;
+    }
+  }
+
+  private Me enter(
+      Employee me, Passwords.From from, HttpServletRequest request, HttpServletResponse response) {
     log.write(me, List.of(Deed.of(Kind.SIGNED_IN, me.signInName())));
     endHere(request);
     String agent = Objects.requireNonNullElse(request.getHeader(HttpHeaders.USER_AGENT), "");
