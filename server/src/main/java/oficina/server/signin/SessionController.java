@@ -7,8 +7,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.List;
-import java.util.Objects;
 import java.util.Set;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
@@ -22,13 +20,10 @@ import oficina.server.passwords.BrowserCookie;
 import oficina.server.passwords.BrowserStore;
 import oficina.server.passwords.Employee;
 import oficina.server.passwords.EmployeeStore;
-import oficina.server.passwords.KnownBrowsers;
 import oficina.server.passwords.Passwords;
-import oficina.server.passwords.Tokens;
 import oficina.server.problems.Problem;
 import oficina.server.secondfactor.SecondFactors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -45,10 +40,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-  private final SignIns signIns;
-  private final SignInCookies cookies;
+  private final Entering entering;
   private final Passwords passwords;
-  private final KnownBrowsers browsers;
   private final EmployeeStore employees;
   private final OfficeData office;
   private final OficinaProperties properties;
@@ -57,20 +50,16 @@ class SessionController {
   private final Passkeys passkeys;
 
   SessionController(
-      SignIns signIns,
-      SignInCookies cookies,
+      Entering entering,
       Passwords passwords,
-      KnownBrowsers browsers,
       EmployeeStore employees,
       OfficeData office,
       OficinaProperties properties,
       OfficeLog log,
       SecondFactors factors,
       Passkeys passkeys) {
-    this.signIns = signIns;
-    this.cookies = cookies;
+    this.entering = entering;
     this.passwords = passwords;
-    this.browsers = browsers;
     this.employees = employees;
     this.office = office;
     this.properties = properties;
@@ -151,7 +140,8 @@ class SessionController {
       HttpServletRequest request,
       HttpServletResponse response) {
     Passwords.From from = BrowserCookie.fromKnown(request, response);
-    return enter(checked(who, from), from, request, response);
+    Employee me = checked(who, from);
+    return view(me, entering.enter(me, from, request, response));
   }
 
   /**
@@ -172,7 +162,8 @@ class SessionController {
       HttpServletRequest request,
       HttpServletResponse response) {
     Passwords.From from = BrowserCookie.fromKnown(request, response);
-    return enter(checked(shown, request), from, request, response);
+    Employee me = checked(shown, request);
+    return view(me, entering.enter(me, from, request, response));
   }
 
   private Employee checked(ByPasskey shown, HttpServletRequest request) {
@@ -184,15 +175,6 @@ class SessionController {
       }
       throw refused;
     }
-  }
-
-  private Me enter(
-      Employee me, Passwords.From from, HttpServletRequest request, HttpServletResponse response) {
-    log.write(me, List.of(Deed.of(Kind.SIGNED_IN, me.signInName())));
-    endHere(request);
-    String agent = Objects.requireNonNullElse(request.getHeader(HttpHeaders.USER_AGENT), "");
-    cookies.give(signIns.begin(me, request.getRemoteAddr(), agent), request, response);
-    return view(me, browsers.signedIn(me.id(), from.browserHash()));
   }
 
   private Employee checked(NameAndPassword who, Passwords.From from) {
@@ -210,20 +192,11 @@ class SessionController {
     }
   }
 
-  private void endHere(HttpServletRequest request) {
-    String token = Tokens.read(request, SignInFilter.COOKIE);
-    if (token != null) {
-      String hash = Tokens.hash(token);
-      signIns.end(each -> each.tokenHash().equals(hash));
-    }
-  }
-
   /** Sign out, here. */
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void signOut(HttpServletRequest request, HttpServletResponse response) {
-    endHere(request);
-    cookies.take(request, response);
+    entering.leave(request, response);
   }
 
   /** Remembers whether the first-run tips were put away. */

@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwordlinks;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
@@ -18,6 +18,7 @@ import oficina.server.passwords.EmployeeStore;
 import oficina.server.passwords.Passwords;
 import oficina.server.passwords.Tokens;
 import oficina.server.problems.Problem;
+import oficina.server.signin.SignIns;
 import oficina.server.time.MovableClock;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

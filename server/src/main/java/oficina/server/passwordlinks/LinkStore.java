@@ -1,4 +1,4 @@
-package oficina.server.signin;
+package oficina.server.passwordlinks;
 
 import java.time.Instant;
 import java.util.Optional;
