@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/identity-provider": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["own"];
+        put: operations["become"];
+        post?: never;
+        delete: operations["none"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/holidays": {
         parameters: {
             query?: never;
@@ -891,7 +907,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["own"];
+        get: operations["own_1"];
         put?: never;
         post: operations["confirm"];
         delete?: never;
@@ -926,6 +942,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/provider/signed-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signedOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1469,7 +1501,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["own_1"];
+        post: operations["own_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1935,6 +1967,54 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["endOthers"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/provider": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["provider"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/provider/go": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["go"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/provider/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["back"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3046,6 +3126,9 @@ export interface components {
             earlier: number;
             actions: ("ANSWER" | "DECLINE" | "SILENCE" | "DEFLECT" | "HOLD" | "RETRIEVE" | "MUTE" | "UNMUTE" | "TRANSFER" | "DIGITS" | "HAND_OVER" | "SWAP" | "JOIN" | "RECONNECT" | "PULL_BACK" | "RECORD" | "STOP_RECORDING" | "PARK" | "ADD" | "MOVE_HERE" | "CALL_BACK" | "TO_MAILBOX" | "END_FOR_ALL" | "CLEAR")[];
         };
+        Called: {
+            called: string;
+        };
         CallerField: {
             /** @enum {string} */
             field?: "COMPANY" | "TAGS" | "NOTE" | "ADDRESS" | "MAIL";
@@ -4151,6 +4234,23 @@ export interface components {
         Proof: {
             present: string;
         };
+        ProviderBody: {
+            issuer: string;
+            clientId: string;
+            secret: string;
+            called: string;
+            /** @enum {string} */
+            unknown: "REFUSED" | "JOINS";
+        };
+        ProviderView: {
+            issuer?: string;
+            clientId: string;
+            called: string;
+            /** @enum {string} */
+            unknown: "REFUSED" | "JOINS";
+            back: string;
+            signedOut: string;
+        };
         Push: {
             /** Format: date-time */
             now: string;
@@ -4908,6 +5008,7 @@ export type SchemaCallOffice = components['schemas']['CallOffice'];
 export type SchemaCallOutcome = components['schemas']['CallOutcome'];
 export type SchemaCallReturn = components['schemas']['CallReturn'];
 export type SchemaCallView = components['schemas']['CallView'];
+export type SchemaCalled = components['schemas']['Called'];
 export type SchemaCallerField = components['schemas']['CallerField'];
 export type SchemaCallerFields = components['schemas']['CallerFields'];
 export type SchemaCallersBody = components['schemas']['CallersBody'];
@@ -5056,6 +5157,8 @@ export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlaced = components['schemas']['Placed'];
 export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaProof = components['schemas']['Proof'];
+export type SchemaProviderBody = components['schemas']['ProviderBody'];
+export type SchemaProviderView = components['schemas']['ProviderView'];
 export type SchemaPush = components['schemas']['Push'];
 export type SchemaQueueFigures = components['schemas']['QueueFigures'];
 export type SchemaQueueLine = components['schemas']['QueueLine'];
@@ -6184,6 +6287,66 @@ export interface operations {
             };
         };
     };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProviderView"];
+                };
+            };
+        };
+    };
+    become: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProviderBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    none: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     read_1: {
         parameters: {
             query?: never;
@@ -7047,7 +7210,7 @@ export interface operations {
             };
         };
     };
-    own: {
+    own_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7134,6 +7297,30 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["Begun"];
                 };
+            };
+        };
+    };
+    signedOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/x-www-form-urlencoded": {
+                    logout_token: string;
+                };
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -7974,7 +8161,7 @@ export interface operations {
             };
         };
     };
-    own_1: {
+    own_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -8793,6 +8980,65 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    provider: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Called"];
+                };
+            };
+        };
+    };
+    go: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    back: {
+        parameters: {
+            query?: {
+                code?: string;
+                state?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

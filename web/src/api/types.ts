@@ -74,6 +74,7 @@ export type {
   SchemaLedView as LedView,
   SchemaPersonView as PersonView,
   SchemaPreference as Preference,
+  SchemaProviderView as ProviderView,
   SchemaPush as Push,
   SchemaSegmentView as SegmentView,
   SchemaSignInView as SignInView,

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
 import { get, put } from '../api/client';
+import { Provider } from './Provider';
 import { Section } from './parts/Section';
 import { useChange } from './office';
 
@@ -35,6 +36,7 @@ export function Access() {
       <p role="alert" className="text-error font-semibold">
         {error}
       </p>
+      <Provider />
     </Section>
   );
 }

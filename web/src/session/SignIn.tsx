@@ -1,27 +1,30 @@
-import { useCallback, useState, type FormEvent } from 'react';
+import { useCallback, useEffect, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Problem, sentence } from '../api/client';
+import { Problem, loadProblems, sentence } from '../api/client';
 import { Mark } from '../ui/Mark';
 import { useOnce } from '../live/useOnce';
 import { Field } from './Field';
-import { NotShown, passkeysWork, showPasskey } from './passkey';
+import { OtherWays } from './OtherWays';
 import { useSessionActions } from './session';
-import { addWords } from '../words';
-import words from './words.view.en.json';
-
-addWords(words);
 
 interface Props {
   signedOut: boolean;
   unreachable: string;
 }
 
+/** Why the identity provider's word did not let somebody in, from whom they come back. */
+function refusedThere() {
+  const code = new URLSearchParams(location.search).get('refused');
+  return code ? new Problem(0, code).message : '';
+}
+
 /** The page that asks who you are. */
 export function SignIn({ signedOut, unreachable }: Props) {
   const { t } = useTranslation();
-  const { signIn, enter } = useSessionActions();
+  const { signIn } = useSessionActions();
   const [error, setError] = useState('');
   const [codeWanted, setCodeWanted] = useState(false);
+  useEffect(() => void loadProblems().then(() => setError(refusedThere())), []);
   const submit = useOnce(
     useCallback(
       async (form: HTMLFormElement) => {
@@ -48,16 +51,6 @@ export function SignIn({ signedOut, unreachable }: Props) {
       [signIn],
     ),
   );
-  const passkey = useOnce(
-    useCallback(async () => {
-      try {
-        enter(await showPasskey());
-      } catch (problem) {
-        setError(problem instanceof NotShown ? t('passkey.notShown') : sentence(problem));
-      }
-    }, [enter, t]),
-  );
-
   const message = error || unreachable || (signedOut ? t('trouble.SIGNED_OUT') : '');
   return (
     <main className="grid min-h-dvh grid-rows-[minmax(4rem,24vh)_1fr]">
@@ -100,16 +93,7 @@ export function SignIn({ signedOut, unreachable }: Props) {
         <button type="submit" className="btn btn-primary w-full" disabled={submit.busy}>
           {t('signIn.go')}
         </button>
-        {passkeysWork && (
-          <button
-            type="button"
-            className="btn btn-plain mt-3 w-full"
-            disabled={passkey.busy}
-            onClick={() => void passkey.run()}
-          >
-            {t('signIn.passkey')}
-          </button>
-        )}
+        <OtherWays onRefused={setError} />
       </form>
     </main>
   );

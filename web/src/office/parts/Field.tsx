@@ -7,7 +7,7 @@ interface Props {
   /** What is said beneath it. */
   hint?: string;
   required?: boolean;
-  type?: 'text' | 'number' | 'email';
+  type?: 'text' | 'number' | 'email' | 'password';
   longest?: number;
   /** The least and the most of a number. */
   between?: readonly [number, number];
@@ -29,7 +29,7 @@ export function Field(props: Props) {
         maxLength={type === 'number' ? undefined : longest}
         min={type === 'number' ? (props.between?.[0] ?? 1) : undefined}
         max={props.between?.[1]}
-        autoComplete="off"
+        autoComplete={type === 'password' ? 'new-password' : 'off'}
         placeholder={props.placeholder}
         defaultValue={value}
         className="input bg-base-100 mt-0.5 w-full"

@@ -95,6 +95,7 @@ class Door extends OncePerRequestFilter {
     if (hasBody
         && !SAFE.contains(request.getMethod())
         && !isUpload(request)
+        && !isSignedForm(request)
         && !is(MediaType.APPLICATION_JSON, request)) {
       throw new Problem(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "NOT_JSON");
     }
@@ -107,6 +108,12 @@ class Door extends OncePerRequestFilter {
   /** Files are put where they belong, by whoever may; other sites cannot do so. */
   private static boolean isUpload(HttpServletRequest request) {
     return request.getMethod().equals("PUT") && FILES.stream().anyMatch(type -> is(type, request));
+  }
+
+  /** An identity provider says in the form of its trade, signed, who has signed out there. */
+  private static boolean isSignedForm(HttpServletRequest request) {
+    return request.getRequestURI().equals("/api/session/provider/signed-out")
+        && is(MediaType.APPLICATION_FORM_URLENCODED, request);
   }
 
   private static boolean is(MediaType wanted, HttpServletRequest request) {

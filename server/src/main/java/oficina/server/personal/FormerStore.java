@@ -50,6 +50,7 @@ class FormerStore {
           gone("signIns", "recovery_code", "person_id = :person"),
           gone("signIns", "second_factor", "person_id = :person"),
           gone("signIns", "passkey", "person_id = :person"),
+          gone("signIns", "provider_subject", "person_id = :person"),
           gone("signIns", "password_link", "person_id = :person"),
           gone("signIns", "failed_sign_in", "person_id = :person"),
           nameless(

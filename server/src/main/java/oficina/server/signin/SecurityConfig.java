@@ -72,7 +72,12 @@ class SecurityConfig {
         .securityContext(
             context -> context.securityContextRepository(new NullSecurityContextRepository()))
         .requestCache(cache -> cache.disable())
-        .csrf(csrf -> csrf.spa().csrfTokenRepository(csrfTokens))
+        .csrf(
+            csrf ->
+                csrf.spa()
+                    .csrfTokenRepository(csrfTokens)
+                    // No browser comes there: what the identity provider says is signed by it.
+                    .ignoringRequestMatchers("/api/session/provider/signed-out"))
         .headers(
             headers ->
                 headers
@@ -87,7 +92,9 @@ class SecurityConfig {
                         "/api/session/link",
                         "/api/session/link/password",
                         "/api/session/passkey",
-                        "/api/session/passkeys/asked", // nobody is signed in there
+                        "/api/session/passkeys/asked",
+                        "/api/session/provider",
+                        "/api/session/provider/**", // nobody is signed in there
                         "/api/health",
                         "/api/health/**",
                         "/api/description",
