@@ -39,7 +39,6 @@ export function Provider() {
           value={now.issuer ?? ''}
           required
           longest={300}
-          placeholder="https://"
         />
         <Field
           name="called"

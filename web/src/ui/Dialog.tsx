@@ -28,9 +28,9 @@ export function Dialog({ title, onClose, wide = false, children }: Props) {
   // that the sheet gets the focus, and stands above it.
   return createPortal(
     <dialog ref={dialog} className="modal" aria-labelledby={id} onClose={onClose}>
-      <div className="flex max-h-dvh w-full flex-col items-center gap-2 p-2">
+      <div className="flex max-h-dvh w-full min-w-0 flex-col items-center gap-2 p-2">
         <div
-          className={`sheet min-h-0 w-full overflow-y-auto p-6 shadow-xl ${wide ? 'max-w-4xl' : 'max-w-lg'}`}
+          className={`sheet min-h-0 w-full min-w-0 overflow-y-auto p-6 shadow-xl ${wide ? 'max-w-4xl' : 'max-w-lg'}`}
         >
           <div className="mb-4 flex items-start justify-between gap-4">
             <h2 id={id} className="text-lg font-bold">

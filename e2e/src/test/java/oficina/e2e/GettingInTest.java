@@ -13,12 +13,13 @@ import java.util.List;
 import java.util.Map;
 import oficina.core.passwords.OneTimeCode;
 import oficina.server.Client;
+import oficina.server.PlayedProvider;
 import oficina.server.TestServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Getting in with a passkey, a code besides the password, and a new password by a link. */
+/** Getting in by a passkey, a provider, a code besides the password, a new password by a link. */
 @ExtendWith(TestServer.class)
 class GettingInTest {
   private static final String PASSWORD = "harbour-light";
@@ -167,6 +168,37 @@ class GettingInTest {
     desk.openMenu("Mirela");
     button(desk.page, "Sign out").click();
     assertThat(button(desk.page, "Sign in with a passkey")).isVisible();
+  }
+
+  @Test
+  void people_sign_in_where_the_office_does_for_everything_else() {
+    try (PlayedProvider provider = new PlayedProvider()) {
+      Page page = browsers.of("mirela").page;
+      page.keyboard().press("=");
+      Locator form =
+          page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Identity provider"));
+      form.getByLabel("Its address").fill("http://isles.example");
+      form.getByLabel("What people call it").fill("Isles Account");
+      form.getByLabel("How this office is called there").fill("oficina");
+      form.getByLabel("What this office shows there").fill("known to two");
+      form.getByText("Keep").click();
+      assertThat(form.getByRole(AriaRole.ALERT)).containsText("begins with https://");
+      form.getByLabel("Its address").fill(provider.issuer());
+      form.getByText("Keep").click();
+      assertThat(form.getByText("Nobody signs in by it any more")).isVisible();
+
+      provider.vouchFor("s-9", "somebody@isles.example", "Somebody Else");
+      Page elsewhere = browsers.stranger();
+      elsewhere.getByText("Sign in with Isles Account").click();
+      assertThat(elsewhere.getByRole(AriaRole.ALERT))
+          .containsText("Nobody of this office has your mail.");
+      provider.vouchFor("s-1", "petra@fennick-isles.example", "Petra");
+      elsewhere.getByText("Sign in with Isles Account").click();
+      new Desk(elsewhere).isLive();
+
+      form.getByText("Nobody signs in by it any more").click();
+      assertThat(form.getByText("Nobody signs in by it any more")).hasCount(0);
+    }
   }
 
   @Test

@@ -73,11 +73,6 @@ public final class Client implements AutoCloseable {
       return body.path("code").asString("");
     }
 
-    /** A header of it; empty without one. */
-    public String header(String name) {
-      return response.headers().firstValue(name).orElse("");
-    }
-
     /** What was answered to something that is done; otherwise the test ends with the refusal. */
     public JsonNode done() {
       if (status < 300) {

@@ -49,9 +49,13 @@ class ProviderOverHttpTest {
         .orElseThrow();
   }
 
+  private static String location(Client.Answer answer) {
+    return answer.response().headers().firstValue("Location").orElse("");
+  }
+
   /** Where the provider sends a browser back to. */
   private String toProvider(Client by) throws Exception {
-    String there = by.get("/api/session/provider/go").header("Location");
+    String there = location(by.get("/api/session/provider/go"));
     HttpResponse<Void> sent =
         HttpClient.newHttpClient()
             .send(
@@ -64,7 +68,7 @@ class ProviderOverHttpTest {
   }
 
   private String comesBack() throws Exception {
-    return browser.get(toProvider(browser)).header("Location");
+    return location(browser.get(toProvider(browser)));
   }
 
   @Test
@@ -123,7 +127,7 @@ class ProviderOverHttpTest {
     provider.audience = "oficina";
     provider.person = Map.of("sub", "s-1", "email", mail("Rufus Adeyemi"), "email_verified", false);
     assertThat(comesBack()).isEqualTo("/?refused=PROVIDER_SAYS_NO_MAIL");
-    assertThat(browser.get("/api/session/provider/back").header("Location"))
+    assertThat(location(browser.get("/api/session/provider/back")))
         .isEqualTo("/?refused=PROVIDER_REFUSED");
     assertThat(browser.get("/api/desk").code()).isEqualTo("SIGNED_OUT");
   }
@@ -133,8 +137,8 @@ class ProviderOverHttpTest {
     String back = toProvider(browser);
     Client lured = new Client(TestServer.get().address());
     lured.get("/api/session/provider/go");
-    assertThat(lured.get(back).header("Location")).isEqualTo("/?refused=PROVIDER_BEGIN_ANEW");
-    assertThat(browser.get(back).header("Location"))
+    assertThat(location(lured.get(back))).isEqualTo("/?refused=PROVIDER_BEGIN_ANEW");
+    assertThat(location(browser.get(back)))
         .as("it counts once, whoever tried")
         .isEqualTo("/?refused=PROVIDER_BEGIN_ANEW");
   }
