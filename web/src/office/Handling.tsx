@@ -7,7 +7,7 @@ import { Members } from './Members';
 import { Field } from './parts/Field';
 import { FormFoot, Section } from './parts/Section';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
-import { useChange } from './office';
+import { Back, useChange } from './office';
 
 const PATH = '/api/office/handling';
 const PICK_UPS = ['ANYBODY', 'OWN_GROUPS'] as const;
@@ -75,7 +75,14 @@ function HandlingForm({ view }: { view: HandlingView }) {
     };
     void change(async () => {
       await keepUnlessChanged(() => put(`${PATH}?version=${basis.version}`, body), look);
-      setBasis(await get<HandlingView>(PATH));
+      const after = await get<HandlingView>(PATH);
+      setBasis(after);
+      return new Back('registerKept', t('office.handling.title'), async () => {
+        await put(`${PATH}?version=${after.version}`, basis.handling);
+        takeOver(form, written(after), written(basis));
+        setExempt(basis.handling.exempt);
+        setBasis(await get<HandlingView>(PATH));
+      });
     });
   }
 

@@ -1,12 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
-import { put } from '../api/client';
+import { get, put } from '../api/client';
 import type { OfficeRegister } from '../api/types';
 import { Field } from './parts/Field';
 import { FormFoot, Section } from './parts/Section';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
-import { useChange, useLineRegister } from './office';
+import { Back, useChange, useLineRegister } from './office';
 
 interface Props {
   register: OfficeRegister;
@@ -49,11 +49,16 @@ export function Identity({ register }: Props) {
         voicemailExtension: text('voicemailExtension'),
         voicemailNumber: text('voicemailNumber'),
       });
-    void change(() =>
-      keepUnlessChanged(keep, () =>
+    const was = basis.current.identity;
+    void change(async () => {
+      await keepUnlessChanged(keep, () =>
         queries.invalidateQueries({ queryKey: ['office', 'identity'] }),
-      ),
-    );
+      );
+      const after = await get<OfficeRegister>('/api/office/identity');
+      return new Back('registerKept', was.name || t('office.identity'), () =>
+        put(`/api/office/identity?version=${after.version}`, was),
+      );
+    });
   }
 
   return (

@@ -7,7 +7,7 @@ import { Field } from './parts/Field';
 import { Members } from './Members';
 import { FormFoot } from './parts/Section';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
-import { useChange, useLineRegister, useNeeded } from './office';
+import { Back, useChange, useLineRegister, useNeeded } from './office';
 
 const NEW: LineBody = {
   name: '',
@@ -43,20 +43,32 @@ export function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void 
     void change(() => (basis ? keep(basis, body, form) : post('/api/office/lines', body)));
   }
 
-  const keep = (before: LineRow, body: LineBody, form: HTMLFormElement) =>
-    keepUnlessChanged(
-      () => put(`/api/office/lines/${before.id}?version=${before.version}`, body),
+  const now = async (id: number) =>
+    (await get<LineRow[]>('/api/office/lines')).find((each) => each.id === id);
+
+  async function keep(before: LineRow, body: LineBody, form: HTMLFormElement) {
+    const path = `/api/office/lines/${before.id}`;
+    await keepUnlessChanged(
+      () => put(`${path}?version=${before.version}`, body),
       async () => {
-        const now = (await get<LineRow[]>('/api/office/lines')).find(({ id }) => id === before.id);
-        if (now) {
-          takeOver(form, before.line, now.line);
+        const by = await now(before.id);
+        if (by) {
+          takeOver(form, before.line, by.line);
           if (String(members) === String(before.line.members)) {
-            setMembers(now.line.members);
+            setMembers(by.line.members);
           }
-          setBasis(now);
+          setBasis(by);
         }
       },
     );
+    const after = await now(before.id);
+    return (
+      after &&
+      new Back('registerKept', body.name, () =>
+        put(`${path}?version=${after.version}`, before.line),
+      )
+    );
+  }
 
   return (
     <form

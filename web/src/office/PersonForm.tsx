@@ -8,7 +8,7 @@ import { Field } from './parts/Field';
 import { GettingIn } from './GettingIn';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
 import { FormFoot } from './parts/Section';
-import { useChange, useDependants } from './office';
+import { Back, useChange, useDependants } from './office';
 
 type PersonRow = PeopleRegister['people'][number];
 
@@ -53,7 +53,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
     void change(async () => {
       if (!basis) {
         await post('/api/office/people', { person: body, password: typed.get('password') });
-        return;
+        return undefined;
       }
       const path = `/api/office/people/${basis.id}`;
       await keepUnlessChanged(
@@ -67,6 +67,10 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
       if (typed.get('password')) {
         await put(`${path}/password`, { password: typed.get('password') });
       }
+      const after = await get<PersonRow>(path);
+      return new Back('registerKept', body.name, () =>
+        put(`${path}?version=${after.version}`, basis.person),
+      );
     });
   }
 

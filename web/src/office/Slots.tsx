@@ -3,7 +3,11 @@ import { useTranslation } from 'react-i18next';
 import { del, post } from '../api/client';
 import { useShelf } from '../park/store';
 import { Section } from './parts/Section';
-import { useChange } from './office';
+import { Back, useChange } from './office';
+
+const add = (number: string, label: string) => post('/api/office/slots', { number, label });
+
+const remove = (number: string) => del(`/api/office/slots/${number}`);
 
 /** Where calls can wait; what each is called is said in a sheet of its own. */
 export function Slots() {
@@ -15,9 +19,11 @@ export function Slots() {
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = new FormData(event.currentTarget);
-    void change(() =>
-      post('/api/office/slots', { number: typed.get('number'), label: typed.get('label') }),
-    );
+    const number = String(typed.get('number'));
+    void change(async () => {
+      await add(number, String(typed.get('label')));
+      return new Back('registerAdded', number, () => remove(number));
+    });
   }
 
   return (
@@ -34,7 +40,12 @@ export function Slots() {
               type="button"
               className="btn btn-xs btn-plain"
               aria-label={t('office.removeSlot', { slot })}
-              onClick={() => void change(() => del(`/api/office/slots/${slot}`))}
+              onClick={() =>
+                void change(async () => {
+                  await remove(slot);
+                  return new Back('registerRemoved', slot, () => add(slot, label));
+                })
+              }
             >
               {t('office.remove')}
             </button>

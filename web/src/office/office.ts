@@ -1,6 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, sentence } from '../api/client';
+import { attempt } from '../notices/attempt';
+import { notify } from '../notices/store';
 import type {
   DependantView,
   LineNeeded,
@@ -56,11 +58,27 @@ export const useNeeded = (line: number) =>
     queryFn: () => get<LineNeeded>(`/api/office/lines/${line}/needed`),
   }).data;
 
+/** How a change is taken back; unless somebody else has changed the same since, which is told then. */
+export class Back {
+  constructor(
+    readonly what: 'registerKept' | 'registerAdded' | 'registerRemoved',
+    readonly name: string,
+    readonly run: () => Promise<unknown>,
+  ) {}
+}
+
 /** Changes the office; what is wrong is said, and nothing that was typed is lost. */
 export function useChange(onDone: () => void = () => {}) {
   const queries = useQueryClient();
   const [error, setError] = useState('');
   const [busy, setBusy] = useState(false);
+  async function look() {
+    await queries.invalidateQueries({ queryKey: [KEY] });
+    void queries.invalidateQueries({ queryKey: ['session'] });
+  }
+  function offer({ what, name, run }: Back) {
+    notify(what, { name }, () => void attempt(run()).then(look));
+  }
   async function change(request: () => Promise<unknown>) {
     if (busy) {
       return;
@@ -68,9 +86,11 @@ export function useChange(onDone: () => void = () => {}) {
     setBusy(true);
     setError('');
     try {
-      await request();
-      await queries.invalidateQueries({ queryKey: [KEY] });
-      void queries.invalidateQueries({ queryKey: ['session'] });
+      const back = await request();
+      await look();
+      if (back instanceof Back) {
+        offer(back);
+      }
       onDone();
     } catch (problem) {
       setError(sentence(problem));

@@ -12,6 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import oficina.server.Client;
 import oficina.server.ServerProcess;
+import oficina.server.TestServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
@@ -290,6 +291,50 @@ class OfficeTest {
     handling.getByLabel("On hold, reminded after").fill("120");
     button(handling, "Keep").click();
     assertThat(handling.getByRole(AriaRole.STATUS)).hasText("Kept.");
+  }
+
+  @Test
+  void what_was_changed_last_is_taken_back_by_a_key_unless_somebody_else_was_there() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    Locator slots = region(mirela, "Park slots");
+    button(slots, "Remove slot 61").click();
+    mirela.isTold("61 is gone.");
+    mirela.press("Control+z");
+    assertThat(button(slots, "Remove slot 61")).isVisible();
+    assertThat(slots).containsText("Landing stage");
+
+    Locator people = region(mirela, "People");
+    people.getByLabel("Find in the register").fill("petra");
+    String site = moves(people, "Pilot house");
+    mirela.isTold("Petra Vance is changed.");
+    mirela.press("Control+z");
+    assertThat(people).containsText("225");
+    button(people, "Change Petra Vance").click();
+    assertThat(people.getByLabel("Site")).hasValue(site);
+    button(people, "Cancel").click();
+
+    moves(people, "Pilot house");
+    mirela.isTold("Petra Vance is changed.");
+    Client another = Client.withoutPage(TestServer.get().address(), "mirela");
+    JsonNode row = another.get("/api/office/people?text=petra").body().get("people").get(0);
+    String path = "/api/office/people/" + row.get("id").asLong();
+    ((ObjectNode) row.get("person")).put("site", "Slipway");
+    another.put(path + "?version=" + row.get("version").asInt(), row.get("person")).done();
+    mirela.press("Control+z");
+    mirela.isTold("Somebody else has changed it meanwhile.");
+    ((ObjectNode) row.get("person")).put("site", site);
+    int now = another.get(path).body().get("version").asInt();
+    another.put(path + "?version=" + now, row.get("person")).done();
+  }
+
+  /** Petra Vance works somewhere else from now on; returns where she did. */
+  private static String moves(Locator people, String to) {
+    button(people, "Change Petra Vance").click();
+    String before = people.getByLabel("Site").inputValue();
+    people.getByLabel("Site").fill(to);
+    button(people, "Keep").click();
+    return before;
   }
 
   @Test
