@@ -340,6 +340,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/places/teams": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["team"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/places/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["site"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people/{id}": {
         parameters: {
             query?: never;
@@ -2324,6 +2356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/personal": {
         parameters: {
             query?: never;
@@ -2383,6 +2431,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["takeAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/people/{id}/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["has_1"];
+        put?: never;
+        post?: never;
+        delete: operations["takeAway_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2635,7 +2699,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3459,6 +3523,9 @@ export interface components {
         HasFactor: {
             has: boolean;
         };
+        HasPin: {
+            has: boolean;
+        };
         Heard: {
             runs: boolean;
             /** Format: int32 */
@@ -4220,8 +4287,17 @@ export interface components {
         Pin: {
             pin: string;
         };
+        Place: {
+            name: string;
+            /** Format: int64 */
+            people: number;
+        };
         Placed: {
             id: string;
+        };
+        Places: {
+            teams: components["schemas"]["Place"][];
+            sites: components["schemas"]["Place"][];
         };
         Preference: {
             callWaiting: boolean;
@@ -4466,6 +4542,10 @@ export interface components {
             text: string;
             by: string;
             mine: boolean;
+        };
+        Renamed: {
+            name: string;
+            becomes: string;
         };
         Returned: {
             from: string;
@@ -5056,6 +5136,7 @@ export type SchemaHandlingView = components['schemas']['HandlingView'];
 export type SchemaHandset = components['schemas']['Handset'];
 export type SchemaHandsetAnswer = components['schemas']['HandsetAnswer'];
 export type SchemaHasFactor = components['schemas']['HasFactor'];
+export type SchemaHasPin = components['schemas']['HasPin'];
 export type SchemaHeard = components['schemas']['Heard'];
 export type SchemaHistoryEntry = components['schemas']['HistoryEntry'];
 export type SchemaHistoryLine = components['schemas']['HistoryLine'];
@@ -5154,7 +5235,9 @@ export type SchemaPhoneOutside = components['schemas']['PhoneOutside'];
 export type SchemaPhoneSecret = components['schemas']['PhoneSecret'];
 export type SchemaPhoneView = components['schemas']['PhoneView'];
 export type SchemaPin = components['schemas']['Pin'];
+export type SchemaPlace = components['schemas']['Place'];
 export type SchemaPlaced = components['schemas']['Placed'];
+export type SchemaPlaces = components['schemas']['Places'];
 export type SchemaPreference = components['schemas']['Preference'];
 export type SchemaProof = components['schemas']['Proof'];
 export type SchemaProviderBody = components['schemas']['ProviderBody'];
@@ -5183,6 +5266,7 @@ export type SchemaRecordingsPage = components['schemas']['RecordingsPage'];
 export type SchemaRefused = components['schemas']['Refused'];
 export type SchemaRelyingParty = components['schemas']['RelyingParty'];
 export type SchemaRemarkView = components['schemas']['RemarkView'];
+export type SchemaRenamed = components['schemas']['Renamed'];
 export type SchemaReturned = components['schemas']['Returned'];
 export type SchemaRingBody = components['schemas']['RingBody'];
 export type SchemaRingView = components['schemas']['RingView'];
@@ -5965,6 +6049,50 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ReasonList"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    team: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Renamed"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Renamed"];
             };
         };
         responses: {
@@ -9465,6 +9593,26 @@ export interface operations {
             };
         };
     };
+    all_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Places"];
+                };
+            };
+        };
+    };
     extent: {
         parameters: {
             query?: {
@@ -9597,6 +9745,48 @@ export interface operations {
             };
         };
     };
+    has_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HasPin"];
+                };
+            };
+        };
+    };
+    takeAway_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     dependants: {
         parameters: {
             query?: never;
@@ -9624,6 +9814,7 @@ export interface operations {
             query?: {
                 kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
                 text?: string;
+                who?: string;
                 from?: string;
                 to?: string;
                 zone?: string;
@@ -9651,6 +9842,7 @@ export interface operations {
             query?: {
                 kind?: "SIGNED_IN" | "SIGN_IN_FAILED" | "SIGNED_OUT" | "PASSWORD" | "ADDED" | "CHANGED" | "REMOVED" | "SAVED";
                 text?: string;
+                who?: string;
                 from?: string;
                 to?: string;
                 zone?: string;
@@ -9935,7 +10127,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;

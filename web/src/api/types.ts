@@ -62,6 +62,7 @@ export type {
   SchemaOutsideCallView as OutsideCallView,
   SchemaPanel as Panel,
   SchemaPasskeyView as PasskeyView,
+  SchemaPlaces as Places,
   SchemaPartyView as PartyView,
   SchemaCadence as Cadence,
   SchemaSounds as Sounds,

@@ -15,17 +15,22 @@ interface Link {
   until: string;
 }
 
-/** For whoever does not get in any more, or is not to any longer: a link for a new password, no second factor, signed out. */
+/** Whether somebody has something that opens a door of theirs. */
+const useHas = (id: number, what: 'second-factor' | 'pin') =>
+  useQuery({
+    queryKey: ['office', 'people', id, what],
+    queryFn: () => get<{ has: boolean }>(`/api/office/people/${id}/${what}`),
+  }).data?.has;
+
+/** For whoever does not get in any more, or is not to any longer: a link for a new password, no second factor, no secret number, signed out. */
 export function GettingIn({ id, name }: Props) {
   const { t } = useTranslation();
   const { change, error, busy } = useChange();
   const [link, setLink] = useState<Link>();
   const [said, setSaid] = useState('');
   const person = `/api/office/people/${id}`;
-  const factor = useQuery({
-    queryKey: ['office', 'people', id, 'second-factor'],
-    queryFn: () => get<{ has: boolean }>(`${person}/second-factor`),
-  }).data;
+  const factor = useHas(id, 'second-factor');
+  const pin = useHas(id, 'pin');
   const address = link && window.location.origin + link.path;
   const key = (word: string, run: () => Promise<void>) => (
     <button
@@ -45,10 +50,15 @@ export function GettingIn({ id, name }: Props) {
           await post(`${person}/sign-out`);
           setSaid(t('office.signOut.done', { name }));
         })}
-        {factor?.has &&
+        {factor &&
           key('office.factor.takeAway', async () => {
             await del(`${person}/second-factor`);
             setSaid(t('office.factor.takenAway', { name }));
+          })}
+        {pin &&
+          key('office.pin.takeAway', async () => {
+            await del(`${person}/pin`);
+            setSaid(t('office.pin.takenAway', { name }));
           })}
       </p>
       {address && (

@@ -29,9 +29,10 @@ export function Log({ zone }: { zone: string }) {
   const now = useNow();
   const [text, setText] = useState('');
   const [kind, setKind] = useState('');
+  const [who, setWho] = useState('');
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
-  const wanted = Object.entries({ text: text.trim(), kind, from, to }).filter(
+  const wanted = Object.entries({ text: text.trim(), kind, who, from, to }).filter(
     ([, value]) => value !== '',
   );
   const query = new URLSearchParams([...wanted, ['zone', zone]]).toString();
@@ -65,6 +66,11 @@ export function Log({ zone }: { zone: string }) {
               </option>
             ))}
           </select>
+          {who && (
+            <button type="button" className="btn btn-sm btn-plain" onClick={() => setWho('')}>
+              {t('office.log.anybody', { who })}
+            </button>
+          )}
           <DayField
             label={t('office.log.from')}
             day={from}
@@ -104,7 +110,18 @@ export function Log({ zone }: { zone: string }) {
             <tr key={line.number} className="border-base-300 border-t align-top">
               <td className="py-1 pr-3 whitespace-nowrap">{shortMoment(line.at, now)}</td>
               <td className="py-1 pr-3">
-                {line.who || t('office.log.nobody')}
+                {line.who ? (
+                  <button
+                    type="button"
+                    className="link link-hover"
+                    aria-label={t('office.log.onlyBy', { who: line.who })}
+                    onClick={() => setWho(line.who)}
+                  >
+                    {line.who}
+                  </button>
+                ) : (
+                  t('office.log.nobody')
+                )}
                 <span className="quiet block text-xs">{line.origin}</span>
               </td>
               <td className="py-1 wrap-anywhere">

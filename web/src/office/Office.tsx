@@ -10,6 +10,7 @@ import { Lines } from './Lines';
 import { Log } from './Log';
 import { People } from './People';
 import { Personal } from './Personal';
+import { Places } from './Places';
 import { Slots } from './Slots';
 import { System } from './System';
 import { useOffice } from './office';
@@ -21,6 +22,7 @@ addWords(words);
 const TITLES = {
   identity: 'office.identity',
   people: 'office.people',
+  places: 'office.places.title',
   lines: 'office.lines',
   slots: 'office.slots',
   handling: 'office.handling.title',
@@ -44,6 +46,7 @@ export function Office() {
       <div className="flex min-w-0 flex-col gap-3">
         {register && <Identity register={register} />}
         <People />
+        <Places />
         <Lines />
         <Slots />
         <Handling />

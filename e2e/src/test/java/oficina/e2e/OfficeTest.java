@@ -77,6 +77,9 @@ class OfficeTest {
       log.getByLabel("Find in the log").fill("nell");
       assertThat(log).containsText("Nell Otway added");
       assertThat(log).not().containsText("Odo Lind");
+      button(log, "Only what admin did").first().click();
+      button(log, "By admin alone. Show everybody").click();
+      assertThat(log).containsText("Nell Otway added");
 
       Locator system = region(admin, "State of the system");
       assertThat(system).containsText("There is no backup of this office yet.");
@@ -326,6 +329,22 @@ class OfficeTest {
     ((ObjectNode) row.get("person")).put("site", site);
     int now = another.get(path).body().get("version").asInt();
     another.put(path + "?version=" + now, row.get("person")).done();
+  }
+
+  @Test
+  void a_team_gets_another_name_and_back() {
+    Desk mirela = browsers.of("mirela");
+    mirela.press("=");
+    Locator places = region(mirela, "Teams and sites");
+    button(places, "Rename Workshop").click();
+    places.getByLabel("New name of Workshop").fill("harbour");
+    assertThat(places).containsText("Workshop and Harbour become one. That cannot be taken back.");
+    places.getByLabel("New name of Workshop").fill("Slip and workshop");
+    mirela.press("Enter");
+    assertThat(button(places, "Rename Slip and workshop")).isVisible();
+    mirela.isTold("Slip and workshop is changed.");
+    mirela.press("Control+z");
+    assertThat(button(places, "Rename Workshop")).isVisible();
   }
 
   /** Petra Vance works somewhere else from now on; returns where she did. */

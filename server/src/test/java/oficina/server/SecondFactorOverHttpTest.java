@@ -172,4 +172,18 @@ class SecondFactorOverHttpTest {
     String path = made.done().get("path").asString();
     return path.substring(path.indexOf('#') + 1);
   }
+
+  @Test
+  void a_secret_number_that_was_forgotten_or_told_is_taken_away() {
+    Client oskar = Client.withoutPage(TestServer.get().address(), "oskar");
+    String telephone = "/api/voicemail-by-telephone";
+    String pin = "/api/office/people/" + id(oskar) + "/pin";
+    oskar.put(telephone + "/pin", Map.of("pin", "7294")).done();
+    assertThat(mirela.get(pin).body().get("has").asBoolean()).isTrue();
+    assertThat(mirela.delete(pin).status()).isEqualTo(204);
+    assertThat(oskar.get(telephone).body().get("pinIsSet").asBoolean()).isFalse();
+    assertThat(mirela.delete(pin).code()).isEqualTo("NO_SUCH_PERSON");
+    assertThat(mirela.get("/api/office/log?kind=REMOVED").body().get(0).get("what").asString())
+        .isEqualTo("pin");
+  }
 }

@@ -21,6 +21,9 @@ final class Traffic implements Runnable {
     PARKED
   }
 
+  /** On which {@link Client} asks for everything. */
+  private static final String DEVICE = "test";
+
   /** What was not as it must be; empty in the end. */
   final List<String> wrong = new ArrayList<>();
 
@@ -48,8 +51,9 @@ final class Traffic implements Runnable {
 
   Traffic(ServerProcess server, String caller, String called, String slot, AtomicBoolean over) {
     this.server = server;
-    this.caller = Client.signedIn(server.address(), caller);
-    this.called = Client.signedIn(server.address(), called);
+    this.caller = Client.withoutPage(server.address(), caller);
+    this.called = Client.withoutPage(server.address(), called);
+    connect();
     this.extension = this.called.get("/api/session").body().get("extension").asString();
     this.slot = slot;
     this.over = over;
@@ -93,14 +97,14 @@ final class Traffic implements Runnable {
     Client.Answer answer =
         switch (to) {
           case NONE -> (state == State.PARKED ? called : caller).service(call, "clear");
-          case RINGING -> caller.post("/api/calls", Map.of("to", extension, "device", "test"));
+          case RINGING -> caller.post("/api/calls", Map.of("to", extension, "device", DEVICE));
           case TALKING ->
               state == State.RINGING
                   ? called.service(call, "answer")
                   : state == State.HELD
                       ? caller.service(call, "retrieve")
                       : caller.post(
-                          "/api/slots/" + slot + "/take", Map.of("call", call, "device", "test"));
+                          "/api/slots/" + slot + "/take", Map.of("call", call, "device", DEVICE));
           case HELD -> caller.service(call, "hold");
           case PARKED -> caller.post("/api/calls/" + call + "/park", Map.of("slot", slot));
         };
@@ -123,6 +127,15 @@ final class Traffic implements Runnable {
     underWay = null;
   }
 
+  /**
+   * As the windows on which their calls are: where a server took long to be back, calls wait for
+   * these and no others.
+   */
+  private void connect() {
+    caller.connect(DEVICE);
+    called.connect(DEVICE);
+  }
+
   /** Waits for the server and looks whether everything stands as it must. */
   private void comeBack() {
     while (true) {
@@ -130,8 +143,7 @@ final class Traffic implements Runnable {
         while (!server.answers()) {
           Thread.sleep(200); // seldom, so that the server has the processors to itself
         }
-        caller.connect();
-        called.connect();
+        connect();
         compare();
         returns++;
         return;

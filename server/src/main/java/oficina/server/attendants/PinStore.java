@@ -24,4 +24,8 @@ class PinStore {
   void keep(PersonId person, String hash) {
     jdbc.sql("update person set pin_hash = ? where id = ?").params(hash, person.value()).update();
   }
+
+  void forget(PersonId person) {
+    jdbc.sql("update person set pin_hash = null where id = ?").param(person.value()).update();
+  }
 }

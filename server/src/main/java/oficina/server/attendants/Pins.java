@@ -59,6 +59,11 @@ public class Pins {
     wrong.keySet().removeIf(each -> each.startsWith(key(person, "")));
   }
 
+  /** None is right any more. */
+  void takeAway(PersonId person) {
+    store.forget(person);
+  }
+
   /** Whether it is right. Asking costs time, on purpose. */
   public boolean isRight(PersonId person, String pin, At at) {
     Instant now = clock.instant();

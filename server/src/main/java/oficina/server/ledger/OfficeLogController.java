@@ -62,6 +62,7 @@ class OfficeLogController {
    *
    * @param kind absent for any
    * @param text in a name or what was done; empty for any
+   * @param who the name they sign in with who did it; empty for anybody
    * @param from its first day; absent from the beginning
    * @param to its last day, included; absent until now
    * @param zone in which these days begin
@@ -71,11 +72,12 @@ class OfficeLogController {
   List<LogLine> log(
       @RequestParam(required = false) @Nullable Kind kind,
       @RequestParam(defaultValue = "") @Size(max = 100) String text,
+      @RequestParam(defaultValue = "") @Size(max = 60) String who,
       @RequestParam(required = false) @Nullable LocalDate from,
       @RequestParam(required = false) @Nullable LocalDate to,
       @RequestParam(defaultValue = "UTC") ZoneId zone,
       @RequestParam(defaultValue = "9223372036854775807") long below) {
-    return store.find(wanted(kind, text, from, to, zone, below), PAGE).stream()
+    return store.find(wanted(kind, text, who, from, to, zone, below), PAGE).stream()
         .map(OfficeLogController::line)
         .toList();
   }
@@ -85,12 +87,13 @@ class OfficeLogController {
   ResponseEntity<byte[]> file(
       @RequestParam(required = false) @Nullable Kind kind,
       @RequestParam(defaultValue = "") @Size(max = 100) String text,
+      @RequestParam(defaultValue = "") @Size(max = 60) String who,
       @RequestParam(required = false) @Nullable LocalDate from,
       @RequestParam(required = false) @Nullable LocalDate to,
       @RequestParam(defaultValue = "UTC") ZoneId zone) {
     log.write(Entry.Deed.of(Kind.SAVED, "log"));
     List<List<Object>> rows =
-        store.find(wanted(kind, text, from, to, zone, Long.MAX_VALUE), MOST).stream()
+        store.find(wanted(kind, text, who, from, to, zone, Long.MAX_VALUE), MOST).stream()
             .map(OfficeLogController::line)
             .<List<Object>>map(
                 each ->
@@ -116,6 +119,7 @@ class OfficeLogController {
   private static OfficeLogStore.Wanted wanted(
       @Nullable Kind kind,
       String text,
+      String who,
       @Nullable LocalDate from,
       @Nullable LocalDate to,
       ZoneId zone,
@@ -123,6 +127,7 @@ class OfficeLogController {
     return new OfficeLogStore.Wanted(
         kind,
         text.strip(),
+        who,
         from == null ? null : from.atStartOfDay(zone).toInstant(),
         to == null ? null : to.plusDays(1).atStartOfDay(zone).toInstant(),
         below);

@@ -98,6 +98,7 @@ class OfficeLogStore implements Ending {
    *
    * @param kind null for any
    * @param text in a name or what was done; empty for any
+   * @param who the name of whoever did it; empty for anybody
    * @param first null from the beginning
    * @param end the moment before which they were written; null for none
    * @param below only those with a smaller number
@@ -105,6 +106,7 @@ class OfficeLogStore implements Ending {
   record Wanted(
       @Nullable Kind kind,
       String text,
+      String who,
       @Nullable Instant first,
       @Nullable Instant end,
       long below) {}
@@ -116,13 +118,14 @@ class OfficeLogStore implements Ending {
             """
             select * from office_log
             where id > 0 and id < :below
-              and (:kind = '' or kind = :kind)
+              and (:kind = '' or kind = :kind) and (:who = '' or name = :who)
               and (:first is null or at >= :first) and (:end is null or at < :end)
               and (:text = '' or concat_ws(' ', name, about, what, was, becomes) like :like)
             order by id desc limit :most
             """)
         .param("below", wanted.below)
         .param("kind", wanted.kind == null ? "" : wanted.kind.name())
+        .param("who", wanted.who)
         .param("first", wanted.first == null ? null : Times.utc(wanted.first))
         .param("end", wanted.end == null ? null : Times.utc(wanted.end))
         .param("text", wanted.text)

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Base64;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -22,7 +23,7 @@ public final class Answered {
     record Attestation(
         @NotBlank String clientDataJSON,
         @NotBlank String attestationObject,
-        @Schema(nullable = true) @Nullable Set<String> transports) {}
+        @Schema(nullable = true) @Nullable @Size(max = 6) Set<@Size(max = 12) String> transports) {}
   }
 
   /**

@@ -27,6 +27,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
@@ -202,6 +203,13 @@ public class Passkeys {
     Employee me = employees.employee(known.person()).orElseThrow(Passkeys::wrong);
     store.used(known.credentialId(), shown.getAuthenticatorData().getSignCount(), clock.instant());
     return me;
+  }
+
+  /** In whose name a key was shown, rightly or not; nobody when it is nobody's. */
+  public Optional<Employee> keptBy(Answered.Shown answer) {
+    return store
+        .at(checked(() -> Answered.bytes(answer.id())))
+        .flatMap(known -> employees.employee(known.person()));
   }
 
   private CredentialRecord record(Passkey known) {

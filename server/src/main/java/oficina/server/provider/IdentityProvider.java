@@ -3,8 +3,12 @@ package oficina.server.provider;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.nimbusds.jose.JWSAlgorithm;
+import com.nimbusds.jose.jwk.source.JWKSource;
+import com.nimbusds.jose.jwk.source.JWKSourceBuilder;
+import com.nimbusds.jose.proc.JWSKeySelector;
+import com.nimbusds.jose.proc.JWSVerificationKeySelector;
+import com.nimbusds.jose.proc.SecurityContext;
 import com.nimbusds.jose.util.DefaultResourceRetriever;
-import com.nimbusds.jwt.JWT;
 import com.nimbusds.jwt.JWTParser;
 import com.nimbusds.oauth2.sdk.AuthorizationCode;
 import com.nimbusds.oauth2.sdk.AuthorizationCodeGrant;
@@ -37,6 +41,7 @@ import com.nimbusds.openid.connect.sdk.validators.IDTokenValidator;
 import com.nimbusds.openid.connect.sdk.validators.LogoutTokenValidator;
 import java.io.IOException;
 import java.net.URI;
+import java.net.URL;
 import java.time.Duration;
 import java.util.Objects;
 import java.util.Optional;
@@ -81,7 +86,7 @@ class IdentityProvider {
   private final Cache<String, Going> going =
       Caffeine.newBuilder().expireAfterWrite(GOING_LASTS).maximumSize(10_000).build();
 
-  private final Cache<String, OIDCProviderMetadata> known =
+  private final Cache<String, Known> known =
       Caffeine.newBuilder().expireAfterWrite(KNOWN_FOR).maximumSize(2).build();
 
   private volatile @Nullable Provider provider;
@@ -94,6 +99,18 @@ class IdentityProvider {
             .filter(text -> !text.isEmpty())
             .map(text -> CoreJson.JSON.readValue(text, Provider.class))
             .orElse(null);
+  }
+
+  /**
+   * What a provider says of itself.
+   *
+   * @param keys by which it signs; asked for anew when they change, and not by whoever sends
+   *     nonsense again and again
+   */
+  private record Known(OIDCProviderMetadata metadata, JWKSource<SecurityContext> keys) {
+    JWSKeySelector<SecurityContext> signing() {
+      return new JWSVerificationKeySelector<>(SIGNED, keys);
+    }
   }
 
   /**
@@ -125,14 +142,17 @@ class IdentityProvider {
     if (next != null) {
       Provider.check(next.issuer());
       known.invalidate(next.issuer());
-      asking(() -> metadata(next));
+      asking(() -> known(next));
     }
     settings.set(SETTING, next == null ? "" : CoreJson.JSON.writeValueAsString(next));
     provider = next;
     going.invalidateAll();
   }
 
-  private Provider present() {
+  /**
+   * @throws Problem when the office has none
+   */
+  Provider present() {
     Provider now = provider;
     if (now == null) {
       throw new Problem(HttpStatus.NOT_FOUND, "NO_PROVIDER");
@@ -169,13 +189,16 @@ class IdentityProvider {
             java.text.ParseException;
   }
 
-  private OIDCProviderMetadata metadata(Provider of) throws GeneralException, IOException {
-    OIDCProviderMetadata before = known.getIfPresent(of.issuer());
+  private Known known(Provider of) throws GeneralException, IOException {
+    Known before = known.getIfPresent(of.issuer());
     if (before != null) {
       return before;
     }
-    OIDCProviderMetadata now =
+    OIDCProviderMetadata its =
         OIDCProviderMetadata.resolve(new Issuer(of.issuer()), PATIENCE_MS, PATIENCE_MS);
+    var retriever = new DefaultResourceRetriever(PATIENCE_MS, PATIENCE_MS, MOST_BYTES);
+    URL keys = its.getJWKSetURI().toURL();
+    Known now = new Known(its, JWKSourceBuilder.create(keys, retriever).build());
     known.put(of.issuer(), now);
     return now;
   }
@@ -183,7 +206,7 @@ class IdentityProvider {
   /** Where a browser goes to say who is there. */
   URI go(URI back, String browser) {
     Provider now = present();
-    OIDCProviderMetadata its = asking(() -> metadata(now));
+    OIDCProviderMetadata its = asking(() -> known(now)).metadata();
     State state = new State();
     Going begun = new Going(new Nonce(), new CodeVerifier(), browser);
     going.put(state.getValue(), begun);
@@ -213,10 +236,13 @@ class IdentityProvider {
     }
     return asking(
         () -> {
-          OIDCProviderMetadata its = metadata(now);
+          Known provider = known(now);
+          OIDCProviderMetadata its = provider.metadata();
           OIDCTokens tokens = tokens(now, its, code, back, begun.verifier());
-          JWT token = tokens.getIDToken();
-          var claims = idTokens(now, its, token).validate(token, begun.nonce());
+          var claims =
+              new IDTokenValidator(
+                      its.getIssuer(), new ClientID(now.clientId()), provider.signing(), null)
+                  .validate(tokens.getIDToken(), begun.nonce());
           UserInfo person = new UserInfo(claims.toJSONObject());
           if (person.getEmailAddress() == null && its.getUserInfoEndpointURI() != null) {
             person = userInfo(its, tokens);
@@ -271,23 +297,6 @@ class IdentityProvider {
     return request.send();
   }
 
-  private static JWSAlgorithm signed(JWT token) throws ParseException {
-    return Optional.of(token.getHeader().getAlgorithm())
-        .filter(SIGNED::contains)
-        .map(each -> (JWSAlgorithm) each)
-        .orElseThrow(() -> new ParseException("not signed by a key of its own"));
-  }
-
-  private static IDTokenValidator idTokens(Provider now, OIDCProviderMetadata its, JWT token)
-      throws GeneralException, IOException {
-    return new IDTokenValidator(
-        its.getIssuer(),
-        new ClientID(now.clientId()),
-        signed(token),
-        its.getJWKSetURI().toURL(),
-        new DefaultResourceRetriever(PATIENCE_MS, PATIENCE_MS, MOST_BYTES));
-  }
-
   /**
    * Who has signed out there (OpenID Connect Back-Channel Logout 1.0); empty when it says only of
    * which browser.
@@ -298,16 +307,14 @@ class IdentityProvider {
     Provider now = present();
     return asking(
         () -> {
-          OIDCProviderMetadata its = metadata(now);
-          JWT token = JWTParser.parse(logoutToken);
+          Known provider = known(now);
           LogoutTokenValidator validator =
               new LogoutTokenValidator(
-                  its.getIssuer(),
+                  provider.metadata().getIssuer(),
                   new ClientID(now.clientId()),
-                  signed(token),
-                  its.getJWKSetURI().toURL(),
-                  new DefaultResourceRetriever(PATIENCE_MS, PATIENCE_MS, MOST_BYTES));
-          return Optional.ofNullable(validator.validate(token).getSubject())
+                  provider.signing(),
+                  null);
+          return Optional.ofNullable(validator.validate(JWTParser.parse(logoutToken)).getSubject())
               .map(subject -> subject.getValue());
         });
   }

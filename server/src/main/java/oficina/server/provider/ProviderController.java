@@ -12,8 +12,10 @@ import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
 import oficina.server.ledger.OfficeLog;
 import oficina.server.passwords.BrowserCookie;
+import oficina.server.passwords.Employee;
 import oficina.server.passwords.Passwords;
 import oficina.server.problems.Problem;
+import oficina.server.provider.IdentityProvider.Somebody;
 import oficina.server.signin.Entering;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -87,13 +89,21 @@ class ProviderController {
         throw new Problem(HttpStatus.FORBIDDEN, "PROVIDER_REFUSED");
       }
       Passwords.From from = BrowserCookie.from(request);
-      Provider by = identities.provider();
-      var somebody = identities.back(code, state, back(request), from.browserHash());
-      entering.enter(vouched.person(somebody, by.unknown()), from, request, response);
+      Somebody somebody = identities.back(code, state, back(request), from.browserHash());
+      entering.enter(person(somebody), from, request, response);
       return to(URI.create("/"));
     } catch (Problem problem) {
-      log.write(Deed.of(Kind.SIGN_IN_FAILED, ""));
       return refused(problem);
+    }
+  }
+
+  /** Written down is whom the provider has vouched for in vain; anybody can come with nonsense. */
+  private Employee person(Somebody somebody) {
+    try {
+      return vouched.person(somebody, identities.present().unknown());
+    } catch (Problem problem) {
+      log.write(Deed.of(Kind.SIGN_IN_FAILED, somebody.mail()));
+      throw problem;
     }
   }
 

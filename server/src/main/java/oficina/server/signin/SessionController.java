@@ -171,7 +171,10 @@ class SessionController {
       return passkeys.whose(shown.challenge(), shown.answer(), request);
     } catch (Problem refused) {
       if (refused.code().equals(Passkeys.WRONG)) {
-        log.write(Deed.of(Kind.SIGN_IN_FAILED, ""));
+        // Of keys that are nobody's nothing is written down: anybody can come with any number.
+        passkeys
+            .keptBy(shown.answer())
+            .ifPresent(whose -> log.write(Deed.of(Kind.SIGN_IN_FAILED, whose.signInName())));
       }
       throw refused;
     }
