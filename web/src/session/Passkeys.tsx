@@ -90,14 +90,14 @@ export function Passkeys({ onAdded }: { onAdded?: () => void }) {
             type="password"
             autoComplete="current-password"
           />
-          <div role="alert" className="min-h-7">
-            {error && <p className="text-error font-semibold">{error}</p>}
-          </div>
           <button type="submit" className="btn btn-primary" disabled={busy}>
             {t('passkey.add')}
           </button>
         </form>
       )}
+      <div role="alert" className="min-h-7">
+        {error && <p className="text-error font-semibold">{error}</p>}
+      </div>
     </>
   );
 }

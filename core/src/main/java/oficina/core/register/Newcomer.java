@@ -54,7 +54,7 @@ public record Newcomer(Office office, Predicate<String> signInNameTaken) {
     return text.substring(0, Math.min(text.length(), longest));
   }
 
-  /** The first after those of everybody, of as many digits, that is nobody's. */
+  /** The first after those of everybody that is nobody's. */
   private Optional<String> freeExtension() {
     int first =
         office.directory().people().stream()

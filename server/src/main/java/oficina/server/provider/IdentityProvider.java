@@ -66,6 +66,9 @@ class IdentityProvider {
   private static final int PATIENCE_MS = 5_000;
   private static final int MOST_BYTES = 200_000;
 
+  /** RFC 5321, 4.5.3.1.3. */
+  private static final int LONGEST_MAIL = 254;
+
   /** So many wait for an answer of a slow provider; more are asked to come again. */
   private static final int MOST_AT_ONCE = 10;
 
@@ -257,10 +260,13 @@ class IdentityProvider {
         });
   }
 
-  /** One that the provider says it has not made sure of counts as none. */
+  /**
+   * One that the provider says it has not made sure of, or that nobody can have, counts as none.
+   */
   private static String mail(PersonClaims person) {
     boolean doubtful = Boolean.FALSE.equals(person.getEmailVerified());
-    return doubtful ? "" : Objects.requireNonNullElse(person.getEmailAddress(), "");
+    String mail = Objects.requireNonNullElse(person.getEmailAddress(), "");
+    return doubtful || mail.length() > LONGEST_MAIL ? "" : mail;
   }
 
   private static OIDCTokens tokens(

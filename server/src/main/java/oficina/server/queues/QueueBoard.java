@@ -93,11 +93,17 @@ public class QueueBoard implements ExchangeListener {
     loop.post(
         () -> {
           drawAll();
-          if (before.directory() != after.directory()
-              || !before.directions().queues().equals(after.directions().queues())) {
+          if (!onBoards(before).equals(onBoards(after))) {
             topics.tellAll(Topic.QUEUES);
           }
         });
+  }
+
+  private static List<Object> onBoards(Office office) {
+    return List.of(
+        List.copyOf(office.directory().groups()),
+        List.copyOf(office.directory().people()),
+        office.directions().queues());
   }
 
   private void drawAll() {
