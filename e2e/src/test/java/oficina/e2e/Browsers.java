@@ -209,6 +209,7 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
   @Override
   public void afterEach(ExtensionContext context) {
     if (context.getExecutionException().isPresent()) {
+      contexts.forEach(Browsers::tell);
       contexts.keySet().forEach(this::forget); // however it left them, others begin anew
     }
     contexts.forEach(this::putAway);
@@ -221,6 +222,20 @@ final class Browsers implements BeforeEachCallback, AfterEachCallback {
       }
     }
     awaitNobody();
+  }
+
+  /**
+   * What somebody had before them when a test failed: what was expected is not there, but what is?
+   */
+  private static void tell(String name, BrowserContext context) {
+    for (Page page : context.pages()) {
+      System.out.printf(
+          "%s at %s, writing in %s:%n%s%n",
+          name,
+          page.url(),
+          page.evaluate("() => document.activeElement?.outerHTML.slice(0, 200)"),
+          page.locator("body").innerText());
+    }
   }
 
   /** Pages count as gone only after a while; the next test begins without them. */

@@ -107,7 +107,10 @@ class NothingJumpsTest extends TomaszTalksToInes {
     adaeze.dial("221");
     tomasz.button("Answer").click();
     ines.seesState("Adaeze Moor", "On a call");
+    tomasz.sees("Adaeze Moor", "talking");
     tomasz.button("Park").click();
+    assertThat(tomasz.page.getByLabel("Slot", new Page.GetByLabelOptions().setExact(true)))
+        .isFocused();
     tomasz.press("Enter");
     assertThat(ines.slot("61")).containsText("Adaeze Moor");
     assertThat(shifted()).isEqualTo(List.of());
