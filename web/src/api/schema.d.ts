@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepOffice"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people/{id}": {
         parameters: {
             query?: never;
@@ -564,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/access": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["now_3"];
+        put: operations["change_6"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines/{id}/part": {
         parameters: {
             query?: never;
@@ -636,7 +668,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_6"];
+        put: operations["change_7"];
         post?: never;
         delete?: never;
         options?: never;
@@ -684,7 +716,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one_1"];
-        put: operations["change_7"];
+        put: operations["change_8"];
         post?: never;
         delete: operations["remove_4"];
         options?: never;
@@ -780,7 +812,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_8"];
+        put: operations["change_9"];
         post?: never;
         delete: operations["remove_6"];
         options?: never;
@@ -2315,7 +2347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_3"];
+        get: operations["now_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3000,6 +3032,14 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AccessBody: {
+            /** Format: int32 */
+            shortestPassword: number;
+            /** Format: int32 */
+            unusedHours: number;
+            /** Format: int32 */
+            longestDays: number;
+        };
         Added: {
             /** Format: int64 */
             id: number;
@@ -4284,6 +4324,10 @@ export interface components {
             /** Format: date-time */
             until?: string;
         };
+        PhrasesView: {
+            phrases: string[];
+            office: string[];
+        };
         Pin: {
             pin: string;
         };
@@ -5063,6 +5107,7 @@ export interface components {
     headers: never;
     pathItems: never;
 }
+export type SchemaAccessBody = components['schemas']['AccessBody'];
 export type SchemaAdded = components['schemas']['Added'];
 export type SchemaAnnouncing = components['schemas']['Announcing'];
 export type SchemaAnswered = components['schemas']['Answered'];
@@ -5234,6 +5279,7 @@ export type SchemaPersonalView = components['schemas']['PersonalView'];
 export type SchemaPhoneOutside = components['schemas']['PhoneOutside'];
 export type SchemaPhoneSecret = components['schemas']['PhoneSecret'];
 export type SchemaPhoneView = components['schemas']['PhoneView'];
+export type SchemaPhrasesView = components['schemas']['PhrasesView'];
 export type SchemaPin = components['schemas']['Pin'];
 export type SchemaPlace = components['schemas']['Place'];
 export type SchemaPlaced = components['schemas']['Placed'];
@@ -5798,7 +5844,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StockPhrases"];
+                    "*/*": components["schemas"]["PhrasesView"];
                 };
             };
         };
@@ -6093,6 +6139,28 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Renamed"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keepOffice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockPhrases"];
             };
         };
         responses: {
@@ -6606,6 +6674,48 @@ export interface operations {
             };
         };
     };
+    now_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AccessBody"];
+                };
+            };
+        };
+    };
+    change_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AccessBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     part: {
         parameters: {
             query?: never;
@@ -6727,7 +6837,7 @@ export interface operations {
             };
         };
     };
-    change_6: {
+    change_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6819,7 +6929,7 @@ export interface operations {
             };
         };
     };
-    change_7: {
+    change_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -7045,7 +7155,7 @@ export interface operations {
             };
         };
     };
-    change_8: {
+    change_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -9531,7 +9641,7 @@ export interface operations {
             };
         };
     };
-    now_3: {
+    now_4: {
         parameters: {
             query?: never;
             header?: never;

@@ -21,6 +21,8 @@ export type {
   SchemaLineNeeded as LineNeeded,
   SchemaLineRow as LineRow,
   SchemaOfficeRegister as OfficeRegister,
+  SchemaAccessBody as AccessBody,
+  SchemaPhrasesView as PhrasesView,
   SchemaLogLine as LogLine,
   SchemaKeepingBody as KeepingBody,
   SchemaKeepingView as KeepingView,

@@ -12,12 +12,16 @@ const PhrasesDialog = lazy(() =>
 /** The key that leads here from anywhere on the desk. */
 const KEY = '.';
 
+/** Each has a digit as its key. */
+const MOST_PHRASES = 9;
+
 /** A note about a call, always open, saved as one types. */
 export function NoteField({ call, byKey = false }: { call: string; byKey?: boolean }) {
   const { t } = useTranslation();
   const id = useId();
   const { note, failed, write } = useNote(call);
-  const phrases = usePhrases();
+  const { phrases: own, office } = usePhrases();
+  const phrases = [...own, ...office].slice(0, MOST_PHRASES);
   const [editing, setEditing] = useState(false);
   const text = useRef<HTMLTextAreaElement>(null);
   useKeys(

@@ -1,6 +1,6 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { get, post, put } from '../api/client';
-import type { FollowUpBody, FollowUpView, KnownOf } from '../api/types';
+import type { FollowUpBody, FollowUpView, KnownOf, PhrasesView } from '../api/types';
 import { attempt } from '../notices/attempt';
 import { notify } from '../notices/store';
 import { addWords } from '../words';
@@ -57,11 +57,14 @@ export const keepOutcomes = (next: string[]) => put('/api/office/outcomes', { ou
 export const chooseOutcome = (call: string, outcome: string) =>
   attempt(put(`/api/calls/${call}/outcome`, { outcome }));
 
-export const usePhrases = () =>
-  useQuery({
-    queryKey: ['phrases'],
-    queryFn: () => get<{ phrases: string[] }>('/api/phrases'),
-    staleTime: 60_000,
-  }).data?.phrases ?? [];
+export const phrases = queryOptions({
+  queryKey: ['phrases'],
+  queryFn: () => get<PhrasesView>('/api/phrases'),
+  staleTime: 60_000,
+});
+
+export const usePhrases = () => useQuery(phrases).data ?? { phrases: [], office: [] };
+
+export const keepOfficePhrases = (phrases: string[]) => put('/api/office/phrases', { phrases });
 
 export const keepPhrases = (phrases: string[]) => put('/api/phrases', { phrases });

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'wouter';
 import { useMe } from '../session/session';
 import { addWords } from '../words';
-import { Access } from './Access';
+import { Access } from './access/Access';
 import { Handling } from './Handling';
 import { Identity } from './Identity';
 import { Keeping } from './Keeping';

@@ -31,6 +31,9 @@ const OpeningSheet = lazy(() =>
 const OutcomesDialog = lazy(() =>
   import('../followup/OutcomesDialog').then((it) => ({ default: it.OutcomesDialog })),
 );
+const PhrasesDialog = lazy(() =>
+  import('../followup/PhrasesDialog').then((it) => ({ default: it.PhrasesDialog })),
+);
 const SignInsDialog = lazy(() =>
   import('../session/SignInsDialog').then((it) => ({ default: it.SignInsDialog })),
 );
@@ -195,6 +198,7 @@ function PersonChip({ onKeys, onStatus, onPart }: Props) {
         {dialog === 'password' && <PasswordDialog onClose={() => setDialog('')} />}
         {dialog === 'opening' && <OpeningSheet onClose={() => setDialog('')} />}
         {dialog === 'outcomes' && <OutcomesDialog onClose={() => setDialog('')} />}
+        {dialog === 'phrases' && <PhrasesDialog ofOffice onClose={() => setDialog('')} />}
         {dialog === 'recording' && <OfficeRecording onClose={() => setDialog('')} />}
         {dialog === 'slots' && <SlotsDialog onClose={() => setDialog('')} />}
         {dialog === 'queues' && <QueuesDialog onClose={() => setDialog('')} />}

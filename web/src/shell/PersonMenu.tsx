@@ -17,6 +17,7 @@ export type Sheet =
   | 'opening'
   | 'outcomes'
   | 'password'
+  | 'phrases'
   | 'preferences'
   | 'queues'
   | 'recording'
@@ -80,6 +81,7 @@ export function PersonMenu({ onClose, onKeys, onStatus, onPart, onSheet }: Props
             <Opens view={OFFICE} onClose={onClose} />
             {sheet('recording')}
             {sheet('outcomes')}
+            {sheet('phrases')}
             {sheet('opening')}
             {sheet('slots')}
             {sheet('queues')}

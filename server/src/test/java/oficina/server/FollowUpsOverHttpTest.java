@@ -205,4 +205,18 @@ class FollowUpsOverHttpTest {
     assertThat(lotte.put("/api/phrases", Map.of("phrases", List.of(" "))).status()).isEqualTo(422);
     lotte.put("/api/phrases", Map.of("phrases", List.of()));
   }
+
+  @Test
+  void stock_phrases_of_the_office_are_everybodys_and_made_by_administrators() {
+    Map<String, List<String>> phrases = Map.of("phrases", List.of("The boat leaves at seven."));
+    assertThat(lotte.put("/api/office/phrases", phrases).code()).isEqualTo("NOT_ADMINISTRATOR");
+    try (Client mirela = Client.withoutPage(TestServer.get().address(), "mirela")) {
+      mirela.put("/api/office/phrases", phrases).done();
+      assertThat(joss.get("/api/phrases").body().get("office").get(0).asString())
+          .isEqualTo("The boat leaves at seven.");
+      assertThat(joss.get("/api/phrases").body().get("phrases")).isEmpty();
+      mirela.put("/api/office/phrases", Map.of("phrases", List.of())).done();
+      assertThat(joss.get("/api/phrases").body().get("office")).isEmpty();
+    }
+  }
 }

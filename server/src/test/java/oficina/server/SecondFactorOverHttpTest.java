@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.Map;
 import oficina.core.passwords.OneTimeCode;
 import oficina.server.Client.Answer;
+import oficina.server.passwords.AccessPolicy;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -16,6 +17,7 @@ import tools.jackson.databind.JsonNode;
 class SecondFactorOverHttpTest {
   private static final String FACTOR = "/api/session/second-factor";
   private static final String OFFICE = "/api/office/second-factor";
+  private static final String ACCESS = "/api/office/access";
   private static final String PASSWORD = "harbour-light";
   private static final String ANOTHER = "the second lamp on the quay";
 
@@ -100,6 +102,28 @@ class SecondFactorOverHttpTest {
     assertThat(mirela.get(path).body().get("has").asBoolean()).isTrue();
     mirela.delete(path).done();
     assertThat(signIn(stranger(), "celia", PASSWORD, "").status()).isEqualTo(200);
+  }
+
+  @Test
+  void the_office_says_how_long_passwords_are_and_sign_ins_last() {
+    AccessPolicy policy = TestServer.get().bean(AccessPolicy.class);
+    AccessPolicy.Access before = policy.now();
+    Client davy = Client.withoutPage(TestServer.get().address(), "davy");
+    Map<String, Integer> body =
+        Map.of("shortestPassword", 12, "unusedHours", 100, "longestDays", 30);
+    try {
+      assertThat(davy.put(ACCESS, body).code()).isEqualTo("NOT_ADMINISTRATOR");
+      assertThat(mirela.put(ACCESS, Map.of("shortestPassword", 7)).status()).isEqualTo(422);
+      mirela.put(ACCESS, body).done();
+      Answer tooShort =
+          davy.put("/api/session/password", Map.of("present", PASSWORD, "next", "grey gull 9"));
+      assertThat(tooShort.code()).isEqualTo("PASSWORD_TOO_SHORT");
+      assertThat(tooShort.body().get("about").get("shortest").asString()).isEqualTo("12");
+      assertThat(mirela.get("/api/office/log?text=100%20h").body().toString())
+          .contains("12 characters");
+    } finally {
+      policy.set(before);
+    }
   }
 
   @Test

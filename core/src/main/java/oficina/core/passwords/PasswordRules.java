@@ -15,8 +15,11 @@ import org.jspecify.annotations.Nullable;
  * found by zxcvbn, whose lists come with it.
  */
 public final class PasswordRules {
-  /** The fewest characters. */
+  /** The fewest characters where the office has said nothing. */
   public static final int SHORTEST = 10;
+
+  /** Nobody may ask for fewer (NIST SP 800-63B, 3.1.1.2). */
+  public static final int FEWEST = 8;
 
   /** The most bytes in UTF-8: bcrypt takes no more, and nothing is cut without saying so. */
   public static final int LONGEST_BYTES = 72;
@@ -45,11 +48,12 @@ public final class PasswordRules {
    *
    * @param present the password it replaces; null when there is none
    * @param names what the person is called, by themselves and in the office
+   * @param shortest characters that it has at least
    * @return the first reason against it; null when it may be chosen
    */
   public static @Nullable Weakness weakness(
-      String password, @Nullable String present, Collection<String> names) {
-    if (password.codePointCount(0, password.length()) < SHORTEST) {
+      String password, @Nullable String present, Collection<String> names, int shortest) {
+    if (password.codePointCount(0, password.length()) < shortest) {
       return Weakness.TOO_SHORT;
     }
     if (!fits(password)) {

@@ -1,16 +1,28 @@
 package oficina.core.passwords;
 
-import static oficina.core.passwords.PasswordRules.weakness;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import oficina.core.passwords.PasswordRules.Weakness;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PasswordRulesTest {
   private static final List<String> NAMES = List.of("Łucja Ó Brien-Vale", "lucja", "231");
+
+  private static @Nullable Weakness weakness(
+      String password, @Nullable String present, List<String> names) {
+    return PasswordRules.weakness(password, present, names, PasswordRules.SHORTEST);
+  }
+
+  @Test
+  void an_office_may_ask_for_longer_ones() {
+    String password = "slack-water-9";
+    assertThat(PasswordRules.weakness(password, null, NAMES, 13)).isNull();
+    assertThat(PasswordRules.weakness(password, null, NAMES, 14)).isEqualTo(Weakness.TOO_SHORT);
+  }
 
   @ParameterizedTest
   @CsvSource({

@@ -10,10 +10,12 @@ import java.util.TreeSet;
 import java.util.function.Predicate;
 import oficina.core.contacts.Contact;
 import oficina.core.contacts.ContactId;
+import oficina.core.ledger.Entry;
 import oficina.server.cards.ContactViews.ContactChange;
 import oficina.server.cards.ContactViews.ContactRow;
 import oficina.server.cards.ContactViews.ContactView;
 import oficina.server.contacts.Contacts;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.owngroups.GroupChange;
 import oficina.server.owngroups.GroupChangeStore;
@@ -49,6 +51,7 @@ class ContactController {
   private final GroupChangeStore changes;
   private final OfficeData office;
   private final Topics topics;
+  private final OfficeLog log;
 
   ContactController(
       Contacts contacts,
@@ -56,13 +59,15 @@ class ContactController {
       GroupStore groups,
       GroupChangeStore changes,
       OfficeData office,
-      Topics topics) {
+      Topics topics,
+      OfficeLog log) {
     this.contacts = contacts;
     this.views = views;
     this.groups = groups;
     this.changes = changes;
     this.office = office;
     this.topics = topics;
+    this.log = log;
   }
 
   /** Whose contacts are wanted. */
@@ -167,6 +172,7 @@ class ContactController {
   ContactView add(@AuthenticationPrincipal Employee me, @Valid @RequestBody NewContactBody body) {
     Contact added =
         contacts.add(body.own() ? me.id() : null, body.card().checked(office.plan()), me.id());
+    writeDown(Entry.Kind.ADDED, added);
     return views.opened(added, me.id());
   }
 
@@ -178,6 +184,7 @@ class ContactController {
       @Valid @RequestBody CardBody card) {
     Contact changed =
         contacts.change(contacts.wanted(id, me.id()), card.checked(office.plan()), me.id());
+    writeDown(Entry.Kind.CHANGED, changed);
     return views.opened(changed, me.id());
   }
 
@@ -185,7 +192,19 @@ class ContactController {
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@AuthenticationPrincipal Employee me, @PathVariable long id) {
-    contacts.remove(contacts.wanted(id, me.id()), me.id());
+    Contact removed = contacts.wanted(id, me.id());
+    contacts.remove(removed, me.id());
+    writeDown(Entry.Kind.REMOVED, removed);
+  }
+
+  /**
+   * What belongs to the office stands in its log too, without a name: what is known of somebody can
+   * be erased, and the log cannot. From what to what stands with the contact.
+   */
+  private void writeDown(Entry.Kind kind, Contact contact) {
+    if (contact.owner() == null) {
+      log.write(new Entry.Deed(kind, "contact " + contact.id().value(), "card", "", ""));
+    }
   }
 
   /** Bring back a contact that was removed. */
@@ -193,7 +212,11 @@ class ContactController {
   ContactView restore(@AuthenticationPrincipal Employee me, @PathVariable long id) {
     return contacts
         .restore(new ContactId(id), me.id())
-        .map(restored -> views.opened(restored, me.id()))
+        .map(
+            restored -> {
+              writeDown(Entry.Kind.ADDED, restored);
+              return views.opened(restored, me.id());
+            })
         .orElseThrow(Contacts::noSuchContact);
   }
 

@@ -11,10 +11,12 @@ import java.util.stream.Stream;
 import oficina.core.contacts.Comparison.Kind;
 import oficina.core.contacts.Draft;
 import oficina.core.contacts.Draft.Flaw;
+import oficina.core.ledger.Entry;
 import oficina.core.people.PersonId;
 import oficina.server.cards.ContactViews.ContactBefore;
 import oficina.server.cards.Imports.Doubtful;
 import oficina.server.cards.ReadIn.State;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
 import oficina.server.uploads.Uploads;
@@ -43,11 +45,13 @@ class ImportController {
   private final Uploads uploads;
   private final Imports imports;
   private final ContactViews views;
+  private final OfficeLog log;
 
-  ImportController(Uploads uploads, Imports imports, ContactViews views) {
+  ImportController(Uploads uploads, Imports imports, ContactViews views, OfficeLog log) {
     this.uploads = uploads;
     this.imports = imports;
     this.views = views;
+    this.log = log;
   }
 
   /**
@@ -123,8 +127,14 @@ class ImportController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String id,
       @Valid @RequestBody TakeOver body) {
-    if (!imports.take(file(me, id), body.chosen(), body.others())) {
+    ReadIn file = file(me, id);
+    if (!imports.take(file, body.chosen(), body.others())) {
       throw new Problem(HttpStatus.CONFLICT, "IMPORT_BEGUN");
+    }
+    if (file.owner() == null) {
+      log.write(
+          new Entry.Deed(
+              Entry.Kind.CHANGED, "", "contactsFile", "", Integer.toString(file.size())));
     }
   }
 

@@ -17,8 +17,8 @@ import org.springframework.util.unit.DataSize;
  * @param burst how many may come at once after a pause
  * @param socketsPerPerson open pages of one person
  * @param socketsPerOrigin open pages from one network address: a whole office behind one of them
- * @param signInUnused how long a sign-in lasts that nobody uses
- * @param signInLongest how long a sign-in lasts at most
+ * @param signInUnused how long a sign-in lasts that nobody uses, where the office says nothing else
+ * @param signInLongest how long a sign-in lasts at most, where the office says nothing else
  */
 @ConfigurationProperties("oficina.limits")
 public record Limits(

@@ -2,10 +2,8 @@ package oficina.server.followup;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.List;
 import java.util.stream.Stream;
 import oficina.core.call.CallId;
 import oficina.core.notes.NoteText;
@@ -34,26 +32,21 @@ class NoteController {
   private static final int LONGEST_TITLE = 200;
   private static final int LONGEST_TEXT = 10_000;
   private static final int LOCKS = 64;
-  private static final int MOST_PHRASES = 9;
-  private static final int LONGEST_PHRASE = 400;
 
   private final NoteStore notes;
-  private final PhraseStore phrases;
   private final OwnCalls calls;
-  private final OutcomeStore outcomes;
+  private final OfficeListStore outcomes;
   private final Topics topics;
   private final MovableClock clock;
   private final Object[] locks = Stream.generate(Object::new).limit(LOCKS).toArray();
 
   NoteController(
       NoteStore notes,
-      PhraseStore phrases,
       OwnCalls calls,
-      OutcomeStore outcomes,
+      OfficeListStore outcomes,
       Topics topics,
       MovableClock clock) {
     this.notes = notes;
-    this.phrases = phrases;
     this.calls = calls;
     this.outcomes = outcomes;
     this.topics = topics;
@@ -138,7 +131,8 @@ class NoteController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String call,
       @Valid @RequestBody CallOutcome chosen) {
-    if (!chosen.outcome().isEmpty() && !outcomes.all().contains(chosen.outcome())) {
+    if (!chosen.outcome().isEmpty()
+        && !outcomes.all(OfficeListStore.Listed.OUTCOMES).contains(chosen.outcome())) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "NO_SUCH_OUTCOME");
     }
     synchronized (lockOf(me)) {
@@ -152,21 +146,5 @@ class NoteController {
     CallId id = new CallId(call);
     String other = calls.other(me.id(), id);
     return notes.of(me.id(), id).orElse(new Note(id, me.id(), other, "", "", "", clock.instant()));
-  }
-
-  record StockPhrases(
-      @NotNull @Size(max = MOST_PHRASES)
-          List<@NotBlank @Size(max = LONGEST_PHRASE) String> phrases) {}
-
-  /** What one writes again and again, in the order of their keys. */
-  @GetMapping("/phrases")
-  StockPhrases phrases(@AuthenticationPrincipal Employee me) {
-    return new StockPhrases(phrases.of(me.id()));
-  }
-
-  @PutMapping("/phrases")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void keep(@AuthenticationPrincipal Employee me, @Valid @RequestBody StockPhrases body) {
-    phrases.keep(me.id(), body.phrases().stream().map(String::strip).toList());
   }
 }

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import oficina.server.followup.OfficeListStore.Listed;
 import oficina.server.ledger.OfficeLog;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,10 +19,10 @@ import org.springframework.web.bind.annotation.RestController;
 class OutcomeController {
   private static final int MOST = 12;
 
-  private final OutcomeStore outcomes;
+  private final OfficeListStore outcomes;
   private final OfficeLog log;
 
-  OutcomeController(OutcomeStore outcomes, OfficeLog log) {
+  OutcomeController(OfficeListStore outcomes, OfficeLog log) {
     this.outcomes = outcomes;
     this.log = log;
   }
@@ -29,7 +30,7 @@ class OutcomeController {
   /** What the office says can come of a call. */
   @GetMapping("/api/outcomes")
   List<String> outcomes() {
-    return outcomes.all();
+    return outcomes.all(Listed.OUTCOMES);
   }
 
   record OutcomeList(
@@ -40,6 +41,8 @@ class OutcomeController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void keep(@Valid @RequestBody OutcomeList body) {
     log.changing(
-        "outcomes", () -> String.join(", ", outcomes.all()), () -> outcomes.keep(body.outcomes()));
+        "outcomes",
+        () -> String.join(", ", outcomes.all(Listed.OUTCOMES)),
+        () -> outcomes.keep(Listed.OUTCOMES, body.outcomes()));
   }
 }

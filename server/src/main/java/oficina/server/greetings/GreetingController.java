@@ -16,8 +16,11 @@ import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.decision.Permissions;
 import oficina.core.history.ToReturn;
+import oficina.core.ledger.Entry.Deed;
+import oficina.core.ledger.Entry.Kind;
 import oficina.core.sound.Wav;
 import oficina.server.calls.Commands;
+import oficina.server.ledger.OfficeLog;
 import oficina.server.office.OfficeData;
 import oficina.server.passwords.Employee;
 import oficina.server.people.Parties;
@@ -53,6 +56,7 @@ class GreetingController {
   private final OfficeData office;
   private final Parties parties;
   private final MovableClock clock;
+  private final OfficeLog log;
 
   GreetingController(
       Uploads uploads,
@@ -61,7 +65,8 @@ class GreetingController {
       Previews previews,
       OfficeData office,
       Parties parties,
-      MovableClock clock) {
+      MovableClock clock,
+      OfficeLog log) {
     this.uploads = uploads;
     this.store = store;
     this.greetings = greetings;
@@ -69,6 +74,7 @@ class GreetingController {
     this.office = office;
     this.parties = parties;
     this.clock = clock;
+    this.log = log;
   }
 
   /**
@@ -194,10 +200,31 @@ class GreetingController {
 
   private void keep(
       Party owner, Occasion occasion, String text, short[] samples, @Nullable Instant until) {
-    store.keep(
-        Owner.key(owner),
-        new GreetingStore.Greeting(occasion, text, clock.instant(), until),
-        samples);
+    changing(
+        owner,
+        occasion,
+        () ->
+            store.keep(
+                Owner.key(owner),
+                new GreetingStore.Greeting(occasion, text, clock.instant(), until),
+                samples));
+  }
+
+  /** What callers hear is written down in the log of the office. */
+  private void changing(Party owner, Occasion occasion, Runnable change) {
+    String before = said(owner, occasion);
+    change.run();
+    log.write(
+        new Deed(Kind.CHANGED, parties.name(owner), "greeting", before, said(owner, occasion)));
+  }
+
+  /** The text, or only since when there is a sound; empty for the usual sentence. */
+  private String said(Party owner, Occasion occasion) {
+    return store.of(Owner.key(owner), clock.instant()).stream()
+        .filter(each -> each.occasion() == occasion)
+        .map(each -> occasion + ": " + (each.text().isEmpty() ? each.since() : each.text()))
+        .findFirst()
+        .orElse("");
   }
 
   /** Say the usual sentence again. */
@@ -207,6 +234,7 @@ class GreetingController {
       @AuthenticationPrincipal Employee me,
       @PathVariable String mailbox,
       @PathVariable Occasion occasion) {
-    store.remove(Owner.key(owner(me, mailbox)), occasion);
+    Party owner = owner(me, mailbox);
+    changing(owner, occasion, () -> store.remove(Owner.key(owner), occasion));
   }
 }

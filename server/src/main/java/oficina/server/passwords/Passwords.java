@@ -4,6 +4,7 @@ import java.text.Normalizer;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import oficina.core.passwords.PasswordRules;
@@ -26,18 +27,21 @@ public class Passwords {
   private final KnownBrowsers browsers;
   private final PasswordChecks checks;
   private final SlowDown slowDown;
+  private final AccessPolicy policy;
 
   Passwords(
       PasswordEncoder encoder,
       EmployeeStore employees,
       KnownBrowsers browsers,
       PasswordChecks checks,
-      SlowDown slowDown) {
+      SlowDown slowDown,
+      AccessPolicy policy) {
     this.encoder = encoder;
     this.employees = employees;
     this.browsers = browsers;
     this.checks = checks;
     this.slowDown = slowDown;
+    this.policy = policy;
     this.nobodysHash = encoder.encode(Tokens.fresh());
   }
 
@@ -152,9 +156,13 @@ public class Passwords {
    * @throws Problem when it may not be chosen
    */
   public String hash(String password, @Nullable String present, List<String> names, String asking) {
-    Weakness weakness = PasswordRules.weakness(password, present, names);
+    int shortest = policy.now().shortestPassword();
+    Weakness weakness = PasswordRules.weakness(password, present, names, shortest);
     if (weakness != null) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "PASSWORD_" + weakness);
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "PASSWORD_" + weakness,
+          Map.of("shortest", Integer.toString(shortest)));
     }
     return checks.await(asking, () -> encoder.encode(password));
   }

@@ -3,7 +3,7 @@ package oficina.server.signin;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
-import oficina.server.door.Limits;
+import oficina.server.passwords.AccessPolicy;
 import oficina.server.passwords.Tokens;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.stereotype.Component;
@@ -12,16 +12,16 @@ import org.springframework.stereotype.Component;
 @Component
 class SignInCookies {
   private final CsrfTokenRepository csrfTokens;
-  private final Limits limits;
+  private final AccessPolicy policy;
 
-  SignInCookies(CsrfTokenRepository csrfTokens, Limits limits) {
+  SignInCookies(CsrfTokenRepository csrfTokens, AccessPolicy policy) {
     this.csrfTokens = csrfTokens;
-    this.limits = limits;
+    this.policy = policy;
   }
 
   /** The browser has this sign-in from now on. */
   void give(String token, HttpServletRequest request, HttpServletResponse response) {
-    Tokens.write(request, response, SignInFilter.COOKIE, token, limits.signInLongest());
+    Tokens.write(request, response, SignInFilter.COOKIE, token, policy.now().longest());
     renewCsrfToken(request, response);
   }
 

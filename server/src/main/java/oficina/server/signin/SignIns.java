@@ -17,8 +17,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import oficina.core.people.PersonId;
-import oficina.server.door.Limits;
 import oficina.server.office.OfficeData;
+import oficina.server.passwords.AccessPolicy;
 import oficina.server.passwords.Employee;
 import oficina.server.passwords.Tokens;
 import oficina.server.threads.Threads;
@@ -45,7 +45,7 @@ public class SignIns {
   private static final int MOST_OF_ONE = 50;
 
   private final SignInStore store;
-  private final Limits limits;
+  private final AccessPolicy policy;
   private final MovableClock clock;
   private final ApplicationEventPublisher events;
   private final Map<String, SignIn> byTokenHash = new ConcurrentHashMap<>();
@@ -61,11 +61,11 @@ public class SignIns {
   SignIns(
       SignInStore store,
       OfficeData office,
-      Limits limits,
+      AccessPolicy policy,
       MovableClock clock,
       ApplicationEventPublisher events) {
     this.store = store;
-    this.limits = limits;
+    this.policy = policy;
     this.clock = clock;
     this.events = events;
     store.all().forEach(this::keep);
@@ -157,8 +157,9 @@ public class SignIns {
 
   private boolean hasEnded(SignIn signIn) {
     Instant now = clock.instant();
-    return now.isAfter(signIn.lastUsed().plus(limits.signInUnused()))
-        || now.isAfter(signIn.began().plus(limits.signInLongest()));
+    AccessPolicy.Access access = policy.now();
+    return now.isAfter(signIn.lastUsed().plus(access.unused()))
+        || now.isAfter(signIn.began().plus(access.longest()));
   }
 
   /** Somebody's sign-ins, the one used last first. */

@@ -7,17 +7,21 @@ import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.reset;
 import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
 
 import java.time.Duration;
 import java.util.List;
+import oficina.core.passwords.PasswordRules;
 import oficina.core.people.PersonId;
 import oficina.core.people.Role;
 import oficina.server.door.Limits;
 import oficina.server.door.RequestLimits;
 import oficina.server.office.OfficeData;
+import oficina.server.passwords.AccessPolicy;
 import oficina.server.passwords.Employee;
 import oficina.server.problems.Problem;
 import oficina.server.time.MovableClock;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -41,8 +45,28 @@ class SignInsTest {
   private final SignInStore store = mock(SignInStore.class);
   private final MovableClock clock = new MovableClock();
   private final ApplicationEventPublisher events = mock(ApplicationEventPublisher.class);
-  private final SignIns signIns = new SignIns(store, mock(OfficeData.class), LIMITS, clock, events);
+  private final AccessPolicy policy = mock(AccessPolicy.class);
+  private final SignIns signIns = new SignIns(store, mock(OfficeData.class), policy, clock, events);
   private final Employee ines = new Employee(new PersonId(1), "ines", Role.EMPLOYEE, false);
+
+  @BeforeEach
+  void an_office_that_has_said_nothing() {
+    lasts(LIMITS.signInUnused(), LIMITS.signInLongest());
+  }
+
+  private void lasts(Duration unused, Duration longest) {
+    when(policy.now()).thenReturn(new AccessPolicy.Access(PasswordRules.SHORTEST, unused, longest));
+  }
+
+  @Test
+  void what_the_office_says_counts_at_once_for_those_who_are_signed_in() {
+    String token = signIns.begin(ines, "127.0.0.1", "");
+    clock.advance(Duration.ofHours(10));
+    lasts(Duration.ofHours(9), Duration.ofDays(7));
+    assertThat(signIns.use(token)).as("unused for longer").isEmpty();
+    lasts(Duration.ofHours(11), Duration.ofDays(7));
+    assertThat(signIns.use(token)).isPresent();
+  }
 
   @Test
   void one_that_nobody_uses_ends_after_half_a_day_and_any_after_a_week() {

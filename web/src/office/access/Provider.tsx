@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { del, get, put } from '../api/client';
-import type { ProviderView } from '../api/types';
-import { useChange } from './office';
-import { Field } from './parts/Field';
+import { del, get, put } from '../../api/client';
+import type { ProviderView } from '../../api/types';
+import { useChange } from '../office';
+import { Field } from '../parts/Field';
 
 const PROVIDER = '/api/office/identity-provider';
 const UNKNOWN = ['REFUSED', 'JOINS'] as const;

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useTranslation } from 'react-i18next';
-import { get, put } from '../api/client';
+import { get, put } from '../../api/client';
+import { Lasting } from './Lasting';
 import { Provider } from './Provider';
-import { Section } from './parts/Section';
-import { useChange } from './office';
+import { Section } from '../parts/Section';
+import { useChange } from '../office';
 
 const WANTED = ['NOBODY', 'ADMINISTRATORS', 'EVERYBODY'] as const;
 const FACTOR = '/api/office/second-factor';
@@ -36,6 +37,7 @@ export function Access() {
       <p role="alert" className="text-error font-semibold">
         {error}
       </p>
+      <Lasting />
       <Provider />
     </Section>
   );
