@@ -2356,6 +2356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/recording-policy/tried": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tried_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/recording-log": {
         parameters: {
             query?: never;
@@ -5088,6 +5104,10 @@ export interface components {
             to: number;
             doubtful: boolean;
         };
+        WouldGo: {
+            /** Format: int64 */
+            recordings: number;
+        };
         Written: {
             away: boolean;
             /** Format: int32 */
@@ -5380,6 +5400,7 @@ export type SchemaWhoItIs = components['schemas']['WhoItIs'];
 export type SchemaWhoseLink = components['schemas']['WhoseLink'];
 export type SchemaWith = components['schemas']['With'];
 export type SchemaWord = components['schemas']['Word'];
+export type SchemaWouldGo = components['schemas']['WouldGo'];
 export type SchemaWritten = components['schemas']['Written'];
 export type SchemaWrittenNote = components['schemas']['WrittenNote'];
 export type $defs = Record<string, never>;
@@ -9657,6 +9678,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SystemView"];
+                };
+            };
+        };
+    };
+    tried_1: {
+        parameters: {
+            query: {
+                days: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WouldGo"];
                 };
             };
         };

@@ -9,7 +9,7 @@ import { addWords } from '../words';
 import { dayAndTime } from '../words/time';
 import { useDeed } from './Log';
 import policyWords from './office.words.view.en.json';
-import { changePolicy, recordingPolicy } from './recordings';
+import { changePolicy, recordingPolicy, wouldGo } from './recordings';
 import words from './words.view.en.json';
 
 addWords(words);
@@ -40,6 +40,12 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
     onSuccess: (_, next) => queries.setQueryData(queryKey, next),
   });
   const change = (what: Partial<RecordingPolicy>) => mutate({ ...policy, ...what });
+
+  const [days, setDays] = useState(String(policy.days));
+  const keepDays = () => change({ days: Number(days) });
+  const wanted = Number(days);
+  const shorter = Number.isInteger(wanted) && wanted >= 1 && wanted < policy.days;
+  const would = useQuery({ ...wouldGo(wanted), enabled: shorter }).data?.recordings;
 
   const flag = (what: 'emergencies' | 'mayRemove' | 'mayKeep') => (
     <label className="flex items-center gap-3">
@@ -80,15 +86,19 @@ function Policy({ policy }: { policy: RecordingPolicy }) {
           min={1}
           max={3_650}
           className="input bg-base-100 mt-1 w-32"
-          defaultValue={policy.days}
-          onBlur={(event) => {
-            const days = Number(event.target.value);
-            if (days !== policy.days) {
-              change({ days });
-            }
-          }}
+          value={days}
+          onChange={(event) => setDays(event.target.value)}
+          onBlur={() => wanted > policy.days && keepDays()}
         />
       </label>
+      {shorter && would !== undefined && (
+        <p className="flex flex-wrap items-center gap-3">
+          {t('officeRecording.would', { count: would })}
+          <button type="button" className="btn btn-sm btn-primary" onClick={keepDays}>
+            {t('dialog.keep')}
+          </button>
+        </p>
+      )}
       {flag('emergencies')}
       {flag('mayRemove')}
       {flag('mayKeep')}

@@ -32,6 +32,12 @@ export const recording = (id: number) => ({
 export const changePolicy = (policy: RecordingPolicy) =>
   put('/api/office/recording-policy', policy);
 
+/** How many recordings would go if they were kept for so many days. */
+export const wouldGo = (days: number) => ({
+  queryKey: [KEY, 'would', days],
+  queryFn: () => get<{ recordings: number }>(`/api/office/recording-policy/tried?days=${days}`),
+});
+
 export const noteOf = (id: number, text: string) => put(`/api/recordings/${id}/note`, { text });
 
 export const remark = (id: number, at: number, text: string) =>

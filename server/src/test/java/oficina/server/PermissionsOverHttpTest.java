@@ -52,6 +52,7 @@ class PermissionsOverHttpTest {
           "POST /api/office/lines",
           "PUT /api/office/lines/{id}",
           "PUT /api/office/phrases",
+          "GET /api/office/recording-policy/tried",
           "GET /api/office/access",
           "PUT /api/office/access",
           "GET /api/office/handling",

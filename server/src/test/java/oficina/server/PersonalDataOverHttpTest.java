@@ -5,12 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import oficina.core.call.Occasion;
+import oficina.core.sound.Wav;
+import oficina.server.greetings.GreetingStore;
 import oficina.server.keeping.SoundStore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -153,13 +158,20 @@ class PersonalDataOverHttpTest {
       String call = lotte.call("296");
       lotte.service(call, "clear");
       messageAndRecording("p" + id, id, "+447700900632");
+      GreetingStore greetings = TestServer.get().bean(GreetingStore.class);
+      GreetingStore.Greeting over =
+          new GreetingStore.Greeting(Occasion.AWAY, "At sea.", Instant.EPOCH, Instant.EPOCH);
+      greetings.keep("p" + id, over, new short[] {1, 2, 3});
       assertThat(mirela.get(PERSONAL + "?person=" + id).code()).isEqualTo("NOT_A_FORMER_EMPLOYEE");
       mirela.delete("/api/office/people/" + id).done();
       assertThat(mirela.get(PERSONAL + "/former").body().toString()).contains("Quillan Farrow");
       assertThat(lotte.get("/api/history?text=quillan").body().get("entries")).isNotEmpty();
 
-      byte[] file = mirela.bytes(PERSONAL + "/file?person=" + id).body();
-      assertThat(new String(unzipped(file).get("everything.json"), StandardCharsets.UTF_8))
+      Map<String, byte[]> file = unzipped(mirela.bytes(PERSONAL + "/file?person=" + id).body());
+      assertThat(Wav.read(file.get("sounds/greeting-AWAY.wav"), Duration.ofSeconds(1)))
+          .as("although it counts no longer")
+          .containsExactly(1, 2, 3);
+      assertThat(new String(file.get("everything.json"), StandardCharsets.UTF_8))
           .contains("Quillan Farrow", "\"messages\"", "\"recordings\"");
       mirela.delete(PERSONAL + "?person=" + id).done();
       assertThat(tablesWith("Farrow", "office_log")).isEmpty();

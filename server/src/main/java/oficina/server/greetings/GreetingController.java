@@ -218,11 +218,18 @@ class GreetingController {
         new Deed(Kind.CHANGED, parties.name(owner), "greeting", before, said(owner, occasion)));
   }
 
-  /** The text, or only since when there is a sound; empty for the usual sentence. */
+  /**
+   * What a line says; of somebody's own, or where there is only a sound, since when. Empty for the
+   * usual sentence.
+   */
   private String said(Party owner, Occasion occasion) {
     return store.of(Owner.key(owner), clock.instant()).stream()
         .filter(each -> each.occasion() == occasion)
-        .map(each -> occasion + ": " + (each.text().isEmpty() ? each.since() : each.text()))
+        .map(
+            each -> {
+              boolean told = owner instanceof Party.Members && !each.text().isEmpty();
+              return occasion + ": " + (told ? each.text() : each.since());
+            })
         .findFirst()
         .orElse("");
   }

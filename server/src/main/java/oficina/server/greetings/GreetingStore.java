@@ -1,8 +1,11 @@
 package oficina.server.greetings;
 
+import java.sql.ResultSet;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import oficina.core.call.Occasion;
 import oficina.core.sound.Pcm;
@@ -61,6 +64,19 @@ public class GreetingStore {
         .query(byte[].class)
         .optional()
         .map(Pcm::samples);
+  }
+
+  /** How all of them sound, also those that count no longer. */
+  public Map<Occasion, short[]> all(String mailbox) {
+    Map<Occasion, short[]> all = new EnumMap<>(Occasion.class);
+    jdbc.sql("select occasion, samples from greeting where mailbox = ?")
+        .param(mailbox)
+        .query(
+            (ResultSet row) -> {
+              Occasion occasion = Occasion.valueOf(row.getString("occasion"));
+              all.put(occasion, Pcm.samples(row.getBytes("samples")));
+            });
+    return all;
   }
 
   /** Puts it in the place of what was there for that occasion. */

@@ -13,6 +13,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import oficina.core.call.Occasion;
+import oficina.core.call.Owner;
+import oficina.core.people.PersonId;
+import oficina.core.sound.Wav;
+import oficina.server.greetings.GreetingStore;
 import oficina.server.json.CoreJson;
 import oficina.server.keeping.SoundFile;
 import oficina.server.keeping.SoundStore;
@@ -21,18 +26,20 @@ import org.springframework.stereotype.Component;
 /**
  * Everything of somebody in one file: a ZIP with everything.json, whose parts are called as the
  * tables they come from are in what is said of them, and each sound as a WAV file named by its
- * {@code sound_id}.
+ * {@code sound_id}, each greeting by its occasion.
  */
 @Component
 class PersonalFile {
   private final PersonalData data;
   private final TraceStore traces;
   private final SoundStore sounds;
+  private final GreetingStore greetings;
 
-  PersonalFile(PersonalData data, TraceStore traces, SoundStore sounds) {
+  PersonalFile(PersonalData data, TraceStore traces, SoundStore sounds, GreetingStore greetings) {
     this.data = data;
     this.traces = traces;
     this.sounds = sounds;
+    this.greetings = greetings;
   }
 
   void write(Whom whom, Instant at, OutputStream to) throws IOException {
@@ -58,6 +65,16 @@ class PersonalFile {
       zip.putNextEntry(new ZipEntry("everything.json"));
       zip.write(CoreJson.JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(everything));
       heard.forEach(each -> sound(each, zip));
+      if (whom.former() != null) {
+        greetings(whom.former(), zip);
+      }
+    }
+  }
+
+  private void greetings(PersonId former, ZipOutputStream zip) throws IOException {
+    for (Map.Entry<Occasion, short[]> each : greetings.all(Owner.key(former)).entrySet()) {
+      zip.putNextEntry(new ZipEntry("sounds/greeting-" + each.getKey() + ".wav"));
+      zip.write(Wav.write(each.getValue()));
     }
   }
 

@@ -70,6 +70,14 @@ class Forgetting {
     }
   }
 
+  /** How many would be forgotten now if they were kept as long as this. */
+  long wouldGo(Duration kept) {
+    Instant now = clock.instant();
+    return recordings.old(now.minus(kept), Instant.EPOCH, now).stream()
+        .filter(each -> !each.removed())
+        .count();
+  }
+
   @PreDestroy
   void stop() {
     hourly.stop();

@@ -83,6 +83,14 @@ class RecordingPolicyController {
         now.mayKeep());
   }
 
+  /** How many recordings would go at once if they were kept for so many days. */
+  @GetMapping("/office/recording-policy/tried")
+  WouldGo tried(@RequestParam @Min(1) @Max(LONGEST_DAYS) int days) {
+    return new WouldGo(forgetting.wouldGo(Duration.ofDays(days)));
+  }
+
+  record WouldGo(long recordings) {}
+
   /** Change what holds for everybody, at once. */
   @PutMapping("/office/recording-policy")
   @ResponseStatus(HttpStatus.NO_CONTENT)

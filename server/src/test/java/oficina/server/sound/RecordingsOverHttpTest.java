@@ -87,6 +87,10 @@ class RecordingsOverHttpTest {
     assertThat(mirela.put(POLICY, wanted).status()).isEqualTo(204);
   }
 
+  private long wouldGo(int days) {
+    return mirela.get(POLICY + "/tried?days=" + days).done().get("recordings").asLong();
+  }
+
   private static <T> T until(Supplier<T> wanted) {
     long end = System.nanoTime() + PATIENCE.toNanos();
     T found = wanted.get();
@@ -278,6 +282,9 @@ class RecordingsOverHttpTest {
   void it_is_removed_kept_and_forgotten_as_the_office_says() {
     long id = recorded();
     policy("CHOICE", "NOT", 30, false, false);
+    long before = wouldGo(1);
+    TestServer.get().clock().advance(Duration.ofDays(2));
+    assertThat(wouldGo(1)).as("this one too").isGreaterThan(before);
     assertThat(ines.post("/api/recordings/" + id + "/remove", Map.of()).code())
         .isEqualTo("RECORDING_STAYS");
     String longer = TestServer.get().clock().instant().plus(Duration.ofDays(60)).toString();
