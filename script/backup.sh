@@ -32,6 +32,8 @@ copy_waiting() { # to : events are added at its end; two copies alike were not b
 gather() { # folder : all parts of a backup, while calls go on
   mkdir "$1/files"
   copy_waiting "$1/files/waiting.events"
+  # Without it what is sealed in the database could not be read.
+  [ ! -e "$HOME_DIR/secrets.key" ] || cp "$HOME_DIR/secrets.key" "$1/files/secrets.key"
   # A file that grows while it is read is as it would be had the server been killed just then.
   { tar -C "$HOME_DIR" --dereference --warning=no-file-changed --warning=no-file-removed -cf - recordings || [ $? = 1 ]; } |
     tar -C "$1/files" -xf -
@@ -132,7 +134,7 @@ take_place() {
   [ -e "$new/whole" ] || return 0
   old=$(cat "$new/whole")
   mkdir -p "$old"
-  for each in data recordings waiting.events password; do
+  for each in data recordings waiting.events secrets.key password; do
     [ -e "$new/$each" ] || continue
     [ ! -e "$HOME_DIR/$each" ] || mv "$HOME_DIR/$each" "$old/$each"
     mv "$new/$each" "$HOME_DIR/$each"

@@ -45,6 +45,7 @@ class BackupTest {
     JsonNode contacts;
     byte[] greeting;
     String mailbox;
+    byte[] key;
     try (ServerProcess server = new ServerProcess()) {
       server.start();
       Client lotte = Client.signedIn(server.address(), "lotte");
@@ -59,6 +60,7 @@ class BackupTest {
       history = lotte.get("/api/history").body();
       contacts = lotte.get("/api/contacts?whose=OWN").body();
       greeting = lotte.bytes("/api/greetings/" + mailbox + GREETING).body();
+      key = Files.readAllBytes(server.database().beside("secrets.key"));
       AtomicBoolean over = new AtomicBoolean();
       List<Traffic> traffic = new ArrayList<>();
       for (List<String> each :
@@ -82,6 +84,7 @@ class BackupTest {
     Path home = folder.resolve("home");
     assertThat(command(Files.createDirectories(home), "", "restore --yes"))
         .contains("Restored as it was at");
+    assertThat(home.resolve("secrets.key")).hasBinaryContent(key);
     try (ServerProcess server = new ServerProcess(new TestDatabase(home))) {
       server.start();
       Client lotte = Client.signedIn(server.address(), "lotte");

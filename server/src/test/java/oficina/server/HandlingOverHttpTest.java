@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -45,6 +46,10 @@ class HandlingOverHttpTest {
       assertThat(tomasz.get("/api/find?text=118118").body().get("dials").get(0).toString())
           .contains("NUMBER_BARRED");
       assertThat(mirela.get("/api/office/log?text=barring").body().toString()).contains("+44909");
+      String[] many =
+          IntStream.range(0, 200).mapToObj(n -> "+3519100" + (1000 + n)).toArray(String[]::new);
+      assertThat(mirela.put(PATH, with(usual, many)).status()).isEqualTo(204);
+      assertThat(mirela.get(PATH).done().at("/handling/barred")).hasSize(200);
       assertThat(mirela.put(PATH, usual).status()).isEqualTo(204);
     }
   }

@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.Map;
 import oficina.core.people.Person;
 import oficina.server.office.OfficeData;
+import oficina.server.office.OfficeStore;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -164,6 +165,9 @@ class ProviderOverHttpTest {
     assertThat(mirela.get("/api/office/log?text=Isles").body().toString())
         .contains("Isles Account")
         .doesNotContain("known to two");
+    assertThat(TestServer.get().bean(OfficeStore.class).setting("identity-provider").orElseThrow())
+        .as("sealed in the database")
+        .doesNotContain("known to two", provider.issuer());
     assertThat(browser.get("/api/session/provider").body().toString())
         .isEqualTo("{\"called\":\"Isles Account\"}");
   }

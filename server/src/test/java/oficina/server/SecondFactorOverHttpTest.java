@@ -2,6 +2,7 @@ package oficina.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Map;
 import oficina.core.passwords.OneTimeCode;
@@ -10,6 +11,7 @@ import oficina.server.passwords.AccessPolicy;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** Signing in with a code besides the password, and a new password by a link. */
@@ -78,6 +80,16 @@ class SecondFactorOverHttpTest {
     String first = code(secret);
     JsonNode paper = celia.post(FACTOR, Map.of("code", first)).done().get("recoveryCodes");
     assertThat(paper).hasSize(10);
+    assertThat(
+            TestServer.get()
+                .bean(JdbcClient.class)
+                .sql("select secret from second_factor where person_id = ?")
+                .param(id(celia))
+                .query(byte[].class)
+                .single())
+        .as("sealed in the database")
+        .startsWith("sealed1:".getBytes(StandardCharsets.US_ASCII))
+        .hasSizeGreaterThan(secret.length + 16);
 
     assertThat(signIn(stranger(), "celia", PASSWORD, "").code()).isEqualTo("CODE_WANTED");
     assertThat(signIn(stranger(), "celia", "wrong", "").code()).isEqualTo("WRONG_PASSWORD");

@@ -63,6 +63,7 @@ public final class ServerProcess implements AutoCloseable {
                   + "/oficina?timezone=UTC",
               "--oficina.waiting-file=" + database.beside("waiting.events"),
               "--oficina.recordings=" + database.beside("recordings"),
+              "--oficina.secrets-key-file=" + database.beside("secrets.key"),
               "--spring.datasource.password=" + database.password(),
               "--oficina.callers=false",
               "--springdoc.api-docs.enabled=false"));

@@ -58,6 +58,7 @@ public final class TestServer implements BeforeAllCallback {
         "--oficina.database=jdbc:mariadb://127.0.0.1:" + database.port() + "/oficina?timezone=UTC");
     settings.add("--oficina.waiting-file=" + database.beside("waiting"));
     settings.add("--oficina.recordings=" + database.beside("recordings"));
+    settings.add("--oficina.secrets-key-file=" + database.beside("secrets.key"));
     settings.add("--oficina.demo=true");
     settings.add("--oficina.callers=false");
     settings.add("--oficina.demo-past=" + System.getProperty("oficina.demo-past", "false"));

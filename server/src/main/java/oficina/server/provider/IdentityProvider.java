@@ -50,6 +50,8 @@ import java.util.concurrent.Semaphore;
 import oficina.server.json.CoreJson;
 import oficina.server.office.OfficeStore;
 import oficina.server.problems.Problem;
+import oficina.server.secrets.Sealer;
+import oficina.server.secrets.SecretLostException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -83,6 +85,7 @@ class IdentityProvider {
           JWSAlgorithm.ES384);
 
   private final OfficeStore settings;
+  private final Sealer sealer;
   private final Semaphore free = new Semaphore(MOST_AT_ONCE);
 
   /** Who has gone there and not come back, by what they come back with. */
@@ -94,14 +97,25 @@ class IdentityProvider {
 
   private volatile @Nullable Provider provider;
 
-  IdentityProvider(OfficeStore settings) {
+  IdentityProvider(OfficeStore settings, Sealer sealer) {
     this.settings = settings;
+    this.sealer = sealer;
     provider =
-        settings
-            .setting(SETTING)
-            .filter(text -> !text.isEmpty())
-            .map(text -> CoreJson.JSON.readValue(text, Provider.class))
-            .orElse(null);
+        settings.setting(SETTING).filter(text -> !text.isEmpty()).map(this::opened).orElse(null);
+  }
+
+  /** Whose secret is lost has none: people sign in by their passwords until it is told anew. */
+  private @Nullable Provider opened(String kept) {
+    try {
+      String text = sealer.openText(kept, SETTING);
+      if (sealer.isToSeal(kept)) {
+        settings.set(SETTING, sealer.sealText(text, SETTING));
+      }
+      return CoreJson.JSON.readValue(text, Provider.class);
+    } catch (SecretLostException e) {
+      LOG.error("Nobody signs in by the identity provider until it is named anew", e);
+      return null;
+    }
   }
 
   /**
@@ -147,7 +161,9 @@ class IdentityProvider {
       known.invalidate(next.issuer());
       asking(() -> known(next));
     }
-    settings.set(SETTING, next == null ? "" : CoreJson.JSON.writeValueAsString(next));
+    settings.set(
+        SETTING,
+        next == null ? "" : sealer.sealText(CoreJson.JSON.writeValueAsString(next), SETTING));
     provider = next;
     going.invalidateAll();
   }
