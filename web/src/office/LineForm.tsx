@@ -40,7 +40,12 @@ export function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void 
       ringSeconds: Number(text('ringSeconds')),
       mailbox: typed.has('mailbox'),
     };
-    void change(() => (basis ? keep(basis, body, form) : post('/api/office/lines', body)));
+    void change(() => (basis ? keep(basis, body, form) : add(body)));
+  }
+
+  async function add(body: LineBody) {
+    const { id } = await post<{ id: number }>('/api/office/lines', body);
+    return new Back('registerAdded', body.name, () => del(`/api/office/lines/${id}`));
   }
 
   const now = async (id: number) =>
@@ -174,7 +179,14 @@ function Removing({ row, onRemove }: RemovingProps) {
         type="button"
         className="btn btn-error btn-sm"
         onClick={() =>
-          onRemove(() => del(`/api/office/lines/${row.id}${instead ? `?instead=${instead}` : ''}`))
+          onRemove(async () => {
+            const path = `/api/office/lines/${row.id}`;
+            await del(instead ? `${path}?instead=${instead}` : path);
+            // What has gone over to another line stays there.
+            return instead
+              ? undefined
+              : new Back('registerRemoved', name, () => post(`${path}/return`));
+          })
         }
       >
         {t('office.removeNow', { name })}

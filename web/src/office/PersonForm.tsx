@@ -52,8 +52,11 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
     };
     void change(async () => {
       if (!basis) {
-        await post('/api/office/people', { person: body, password: typed.get('password') });
-        return undefined;
+        const { id } = await post<{ id: number }>('/api/office/people', {
+          person: body,
+          password: typed.get('password'),
+        });
+        return new Back('registerAdded', body.name, () => del(`/api/office/people/${id}`));
       }
       const path = `/api/office/people/${basis.id}`;
       await keepUnlessChanged(
@@ -176,7 +179,13 @@ function Leaving({ row, onLeave }: LeavingProps) {
       <button
         type="button"
         className="btn btn-error btn-sm"
-        onClick={() => onLeave(() => del(`/api/office/people/${row.id}`))}
+        onClick={() =>
+          onLeave(async () => {
+            const path = `/api/office/people/${row.id}`;
+            await del(path);
+            return new Back('registerRemoved', row.person.name, () => post(`${path}/return`));
+          })
+        }
       >
         {t('office.leavesNow', { name: row.person.name })}
       </button>

@@ -18,7 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 @ExtendWith(TestServer.class)
 class OfficeOverHttpTest {
   private static final String PEOPLE_FILE = "/api/office/people-file";
-  private static final String GIVEN = "given-by-mirela";
+  static final String GIVEN = "given-by-mirela";
 
   static Map<String, Object> joining(String name, String signIn, String extension) {
     return Map.of("person", person(name, signIn, extension), "password", GIVEN);

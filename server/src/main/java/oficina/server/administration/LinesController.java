@@ -50,6 +50,7 @@ class LinesController {
   private final LampKeys lampKeys;
   private final ExchangeLoop loop;
   private final Parties parties;
+  private final TakenBackStore takenBack;
 
   LinesController(
       OfficeData office,
@@ -58,7 +59,8 @@ class LinesController {
       GoneLineStore gone,
       LampKeys lampKeys,
       ExchangeLoop loop,
-      Parties parties) {
+      Parties parties,
+      TakenBackStore takenBack) {
     this.office = office;
     this.store = store;
     this.directions = directions;
@@ -66,6 +68,7 @@ class LinesController {
     this.lampKeys = lampKeys;
     this.loop = loop;
     this.parties = parties;
+    this.takenBack = takenBack;
   }
 
   /**
@@ -183,12 +186,24 @@ class LinesController {
         () -> {
           if (other == null) {
             refuseNeeded(id);
+            takenBack.goes(new Party.Members(line));
           } else {
             replace(line, other);
           }
           gone.goes(line, other);
         });
     lampKeys.follow(Map.of(before.line().extension(), after));
+  }
+
+  /**
+   * A line that was taken away within the hour, without another in its place, is there again with
+   * what was its own.
+   */
+  @PostMapping("/{id}/return")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void comesBack(@PathVariable long id) {
+    Party line = new Party.Members(new GroupId(id));
+    office.change(() -> takenBack.comesBack(line, new Given(office.now())));
   }
 
   private void refuseInUse(GroupId line) {

@@ -64,6 +64,7 @@ class PeopleController {
   private final SignIns signIns;
   private final Parties parties;
   private final OfficeLog log;
+  private final TakenBackStore takenBack;
 
   PeopleController(
       OfficeData office,
@@ -72,7 +73,8 @@ class PeopleController {
       Passwords passwords,
       SignIns signIns,
       Parties parties,
-      OfficeLog log) {
+      OfficeLog log,
+      TakenBackStore takenBack) {
     this.office = office;
     this.store = store;
     this.accounts = accounts;
@@ -80,6 +82,7 @@ class PeopleController {
     this.signIns = signIns;
     this.parties = parties;
     this.log = log;
+    this.takenBack = takenBack;
   }
 
   /**
@@ -328,7 +331,22 @@ class PeopleController {
     office.change(
         () -> {
           refuseLastAdministrator(person);
+          takenBack.leaves(new Party.Employee(person));
           store.leave(person);
         });
+  }
+
+  /**
+   * Somebody who has left within the hour is there again, with what was theirs. They sign in anew.
+   */
+  @PostMapping("/{id}/return")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void comesBack(@PathVariable long id) {
+    Party person = new Party.Employee(new PersonId(id));
+    try {
+      office.change(() -> takenBack.comesBack(person, new Given(office.now())));
+    } catch (DuplicateKeyException e) {
+      throw taken(office.now().nameOf(new PersonId(id)));
+    }
   }
 }
