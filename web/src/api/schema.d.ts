@@ -4155,6 +4155,7 @@ export interface components {
             region: string;
             zone: string;
             mainNumber: string;
+            ranges: string[];
             accessCode: string;
             /** Format: int32 */
             outsideLines: number;
@@ -4168,6 +4169,9 @@ export interface components {
             /** Format: int32 */
             version: number;
             missing: ("NAME" | "MAIN_NUMBER" | "PEOPLE" | "LINES" | "MAIN_NUMBER_RINGS_NOBODY" | "FRONT_DESK" | "SLOTS" | "VOICEMAIL")[];
+            free: string[];
+            /** Format: int64 */
+            freeCount: number;
             regions: string[];
             zones: string[];
         };

@@ -12,6 +12,12 @@ interface Props {
   register: OfficeRegister;
 }
 
+/** As it stands in the fields of the form. */
+const written = ({ identity }: OfficeRegister) => ({
+  ...identity,
+  ranges: identity.ranges.join('\n'),
+});
+
 /** What the office is called, where it is, and by which numbers it is reached. */
 export function Identity({ register }: Props) {
   const { t, i18n } = useTranslation();
@@ -28,7 +34,7 @@ export function Identity({ register }: Props) {
   // What somebody else changes comes in where nothing was typed.
   useEffect(() => {
     if (form.current) {
-      takeOver(form.current, basis.current.identity, register.identity);
+      takeOver(form.current, written(basis.current), written(register));
     }
     basis.current = register;
   }, [register]);
@@ -39,6 +45,10 @@ export function Identity({ register }: Props) {
     const text = (name: string) => String(typed.get(name) ?? '').trim();
     const keep = () =>
       put(`/api/office/identity?version=${basis.current.version}`, {
+        ranges: text('ranges')
+          .split('\n')
+          .map((line) => line.trim())
+          .filter(Boolean),
         name: text('name'),
         region: text('region'),
         zone: text('zone'),
@@ -145,6 +155,20 @@ export function Identity({ register }: Props) {
             longest={40}
           />
         </div>
+        <label className="mt-2 flex flex-col">
+          <span className="text-sm">{t('office.ranges')}</span>
+          <textarea
+            name="ranges"
+            rows={2}
+            defaultValue={written(register).ranges}
+            className="input bg-base-100 mt-0.5 h-auto w-full p-2"
+          />
+          <span className="quiet mt-0.5 text-sm">
+            {t('office.rangesHow')}{' '}
+            {register.identity.ranges.length > 0 &&
+              t('office.rangesFree', { count: register.freeCount, first: register.free[0] })}
+          </span>
+        </label>
         <FormFoot error={error} busy={busy} keep={t('office.keep')}>
           <span role="status">{kept && t('office.kept')}</span>
         </FormFoot>

@@ -7,7 +7,7 @@ import { Field } from './parts/Field';
 import { Members } from './Members';
 import { FormFoot } from './parts/Section';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
-import { Back, useChange, useLineRegister, useNeeded } from './office';
+import { Back, useChange, useLineRegister, useNeeded, useOffice } from './office';
 
 const NEW: LineBody = {
   name: '',
@@ -25,6 +25,7 @@ export function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void 
   const [members, setMembers] = useState(line.members);
   const [basis, setBasis] = useState(row);
   const { change, error, busy } = useChange(onClose);
+  const free = useOffice()?.free;
   const [removing, setRemoving] = useState(false);
 
   function submit(event: FormEvent<HTMLFormElement>) {
@@ -90,7 +91,13 @@ export function LineForm({ row, onClose }: { row?: LineRow; onClose: () => void 
           longest={6}
           required
         />
-        <Field label={t('office.number')} name="number" value={line.number} longest={40} />
+        <Field
+          label={t('office.number')}
+          name="number"
+          value={line.number}
+          longest={40}
+          offered={free}
+        />
         <Field
           label={t('office.ringSeconds')}
           name="ringSeconds"

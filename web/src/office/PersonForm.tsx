@@ -8,7 +8,7 @@ import { Field } from './parts/Field';
 import { GettingIn } from './GettingIn';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
 import { FormFoot } from './parts/Section';
-import { Back, useChange, useDependants } from './office';
+import { Back, useChange, useDependants, useOffice } from './office';
 
 type PersonRow = PeopleRegister['people'][number];
 
@@ -29,6 +29,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
   const { t } = useTranslation();
   const me = useMe();
   const { change, error, busy } = useChange(onClose);
+  const free = useOffice()?.free;
   const [leaving, setLeaving] = useState(false);
   const [basis, setBasis] = useState(row);
   const person = row?.person ?? NEW;
@@ -103,6 +104,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
           label={t('office.directNumber')}
           name="directNumber"
           value={person.directNumber}
+          offered={free}
           longest={40}
         />
         <Field label={t('office.mobile')} name="mobile" value={person.mobile} longest={40} />

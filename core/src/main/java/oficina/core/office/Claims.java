@@ -1,7 +1,9 @@
 package oficina.core.office;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import oficina.core.call.Party;
+import oficina.core.numbers.NumberRange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.Directory;
 import oficina.core.people.Group;
@@ -56,6 +58,20 @@ public record Claims(Office office) {
     }
     Directory directory = office.directory();
     return person(directory.personAt(number), self).or(() -> line(directory.groupAt(number), self));
+  }
+
+  /** Whether this one has this public number now. */
+  public boolean has(Party self, PhoneNumber number) {
+    return number(number, null).isPresent() && number(number, self).isEmpty();
+  }
+
+  /** Public numbers the office has been given that are nobody's yet, the lowest first. */
+  public Stream<PhoneNumber> free() {
+    return office.identity().ranges().stream()
+        .flatMap(NumberRange::numbers)
+        .filter(number -> !number.equals(office.identity().mainNumber()))
+        .filter(number -> number(number, null).isEmpty())
+        .distinct();
   }
 
   private static Optional<Holder> person(Optional<Person> found, @Nullable Party self) {

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import oficina.core.call.CallerId;
 import oficina.core.call.Party;
 import oficina.core.numbers.DialPlan;
+import oficina.core.numbers.NumberRange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
 import oficina.core.people.CallerIdChoice;
@@ -44,13 +45,37 @@ public final class Office {
    * @param zone in which its days begin and its clocks run
    * @param region whose numbering it dials by
    * @param accessCode digit that used to be dialled for an outside line; empty when there was none
+   * @param ranges public numbers it has been given besides its main number; empty when it has not
+   *     said
    */
   public record Identity(
       String name,
       @Nullable PhoneNumber mainNumber,
       ZoneId zone,
       Region region,
-      String accessCode) {}
+      String accessCode,
+      List<NumberRange> ranges) {
+    public Identity {
+      ranges = List.copyOf(ranges);
+    }
+
+    /** One that has not said which numbers it has been given. */
+    public Identity(
+        String name,
+        @Nullable PhoneNumber mainNumber,
+        ZoneId zone,
+        Region region,
+        String accessCode) {
+      this(name, mainNumber, zone, region, accessCode, List.of());
+    }
+
+    /** Whether a public number is one of the office's to give. */
+    public boolean has(PhoneNumber number) {
+      return ranges.isEmpty()
+          || number.equals(mainNumber)
+          || ranges.stream().anyMatch(range -> range.contains(number));
+    }
+  }
 
   /**
    * @param former who and what is no longer of it
@@ -74,6 +99,11 @@ public final class Office {
   /** The same office, in which something else has been decided about where calls go. */
   public Office with(Directions changed) {
     return new Office(identity, directory, settings, former, changed);
+  }
+
+  /** The same office, known by something else. */
+  public Office with(Identity changed) {
+    return new Office(changed, directory, settings, former, directions);
   }
 
   /** The same office, which has set something else. */

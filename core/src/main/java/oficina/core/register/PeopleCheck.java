@@ -128,7 +128,7 @@ public final class PeopleCheck {
             typed.extension(),
             absent.contains("direct_number")
                 ? before.directNumber()
-                : number(typed.directNumber(), findings),
+                : directNumber(typed.directNumber(), before.directNumber(), findings),
             absent.contains("team") ? before.team() : typed.team(),
             absent.contains("site") ? before.site() : typed.site(),
             absent.contains("mail") ? before.mail() : typed.mail(),
@@ -205,6 +205,17 @@ public final class PeopleCheck {
             .anyMatch(each -> each.name().toLowerCase(Locale.ROOT).equals(role));
     must(there, "PERSON_ROLE", typed, findings);
     return role;
+  }
+
+  /** One that the office has not been given may stay where it is. */
+  private String directNumber(String typed, String before, List<Finding> findings) {
+    String number = number(typed, findings);
+    must(
+        number.isEmpty() || number.equals(before) || office.identity().has(new PhoneNumber(number)),
+        "NUMBER_OUTSIDE_RANGES",
+        typed,
+        findings);
+    return number;
   }
 
   private String number(String typed, List<Finding> findings) {

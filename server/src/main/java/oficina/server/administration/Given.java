@@ -37,7 +37,12 @@ record Given(Office office) {
     if (number == null) {
       return null;
     }
-    refuse(new Claims(office).number(number, self), "NUMBER_", typed.strip());
+    Claims claims = new Claims(office);
+    refuse(claims.number(number, self), "NUMBER_", typed.strip());
+    boolean stays = self != null && claims.has(self, number);
+    if (!stays && !office.identity().has(number)) {
+      throw problem(HttpStatus.UNPROCESSABLE_CONTENT, "NUMBER_OUTSIDE_RANGES", typed.strip(), "");
+    }
     return number.e164();
   }
 

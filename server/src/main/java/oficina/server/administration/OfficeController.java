@@ -10,8 +10,11 @@ import jakarta.validation.constraints.Size;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import oficina.core.numbers.NumberRange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.numbers.Region;
+import oficina.core.office.Claims;
 import oficina.core.office.Missing;
 import oficina.core.office.Office;
 import oficina.core.office.Settings;
@@ -33,6 +36,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/office/identity")
 class OfficeController {
+  private static final int MOST_RANGES = 50;
+  private static final int FREE_SHOWN = 20;
+
   private final OfficeData office;
   private final OfficeStore store;
 
@@ -47,6 +53,8 @@ class OfficeController {
    * @param region country whose numbering it dials by (ISO 3166-1 alpha-2)
    * @param zone of its clocks, as in the IANA database
    * @param mainNumber by which it is known; empty when it has none
+   * @param ranges public numbers it has been given besides, as people here write them; none when it
+   *     has not said
    * @param accessCode digit that used to be dialled for an outside line; empty for none
    * @param outsideLines how many calls with outsiders there can be at once
    * @param frontDesk line that gets calls nobody else took; absent for none
@@ -58,6 +66,7 @@ class OfficeController {
       @NotNull @Pattern(regexp = "[A-Z]{2}") String region,
       @NotNull @Size(max = 60) String zone,
       @NotNull @Size(max = 40) String mainNumber,
+      @NotNull @Size(max = MOST_RANGES) List<@NotNull @Size(min = 1, max = 80) String> ranges,
       @NotNull @Pattern(regexp = "[0-9]?") String accessCode,
       @Min(1) @Max(9999) int outsideLines,
       @Schema(nullable = true) @Nullable Long frontDesk,
@@ -68,6 +77,8 @@ class OfficeController {
    * The office, and what it has not said yet.
    *
    * @param version is given back by whoever changes it
+   * @param free numbers of the ranges that are nobody's yet, the first of them
+   * @param freeCount how many there are of those
    * @param regions countries to choose from
    * @param zones to choose from
    */
@@ -75,6 +86,8 @@ class OfficeController {
       OfficeIdentity identity,
       int version,
       List<Missing> missing,
+      List<String> free,
+      long freeCount,
       List<String> regions,
       List<String> zones) {}
 
@@ -86,6 +99,8 @@ class OfficeController {
         identity,
         Shown.version(identity),
         Missing.of(office.now()),
+        new Claims(office.now()).free().limit(FREE_SHOWN).map(this::shown).toList(),
+        new Claims(office.now()).free().count(),
         Region.all(),
         ZoneId.getAvailableZoneIds().stream().filter(zone -> zone.contains("/")).sorted().toList());
   }
@@ -99,11 +114,18 @@ class OfficeController {
         now.identity().region().code(),
         now.identity().zone().getId(),
         shown(now.identity().mainNumber()),
+        now.identity().ranges().stream().map(this::shown).toList(),
         now.identity().accessCode(),
         now.settings().limits().outsideLines(),
         frontDesk,
         readOut == null ? "" : readOut,
         shown(now.settings().voicemail().number()));
+  }
+
+  private String shown(NumberRange range) {
+    return range.size() == 1
+        ? shown(range.first())
+        : shown(range.first()) + " – " + shown(range.last());
   }
 
   private String shown(@Nullable PhoneNumber number) {
@@ -122,19 +144,24 @@ class OfficeController {
       @Valid @RequestBody OfficeIdentity body) {
     check(body);
     Region region = new Region(body.region());
+    List<NumberRange> ranges =
+        body.ranges().stream().map(each -> range(region, each)).distinct().toList();
     PhoneNumber main = Given.number(region, body.mainNumber());
     PhoneNumber voicemail = Given.number(region, body.voicemailNumber());
     String readOut = body.voicemailExtension();
     office.change(
         () -> {
           Shown.check(version, identity());
-          refuseTaken(readOut, voicemail);
+          refuseTaken(readOut, voicemail, region, main, ranges);
           store.set("office-name", body.name().strip());
           store.set("region", body.region());
           store.set("zone", body.zone());
           store.set("access-code", body.accessCode());
           store.set("outside-lines", Integer.toString(body.outsideLines()));
           store.setOrForget("main-number", main == null ? null : main.e164());
+          store.set(
+              "number-ranges",
+              ranges.stream().map(NumberRange::toString).collect(Collectors.joining(" ")));
           store.setOrForget(
               "front-desk", body.frontDesk() == null ? null : body.frontDesk().toString());
           store.setOrForget("voicemail-extension", readOut.isEmpty() ? null : readOut);
@@ -143,15 +170,31 @@ class OfficeController {
   }
 
   /** What messages are read out at belongs to nobody else. */
-  private void refuseTaken(String extension, @Nullable PhoneNumber number) {
+  private void refuseTaken(
+      String extension,
+      @Nullable PhoneNumber number,
+      Region region,
+      @Nullable PhoneNumber main,
+      List<NumberRange> ranges) {
     Settings.Voicemail before = office.settings().voicemail();
-    Given given = new Given(office.now());
+    Office.Identity was = office.now().identity();
+    Office.Identity then =
+        new Office.Identity(was.name(), main, was.zone(), region, was.accessCode(), ranges);
+    Given given = new Given(office.now().with(then));
     if (!extension.isEmpty() && !extension.equals(before.extension())) {
       given.extension(extension, null);
     }
     if (number != null && !number.equals(before.number())) {
       given.number(number.e164(), null);
     }
+  }
+
+  private static NumberRange range(Region region, String typed) {
+    NumberRange range = NumberRange.of(region, typed);
+    if (range == null) {
+      throw problem("RANGE_UNREADABLE", typed.strip());
+    }
+    return range;
   }
 
   private void check(OfficeIdentity body) {

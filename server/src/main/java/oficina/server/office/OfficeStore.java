@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.LongFunction;
 import oficina.core.numbers.PhoneNumber;
-import oficina.core.numbers.Region;
 import oficina.core.office.Former;
 import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
@@ -44,12 +43,7 @@ public class OfficeStore {
   Office office() {
     Map<String, String> set = settings();
     return new Office(
-        new Office.Identity(
-            set.getOrDefault("office-name", ""),
-            number(set.get("main-number")),
-            ZoneId.of(set.getOrDefault("zone", "UTC")),
-            new Region(set.getOrDefault("region", "GB")),
-            set.getOrDefault("access-code", "")),
+        StoredSettings.identity(set),
         new Directory(people(), groups()),
         StoredSettings.of(set, parkSlots()),
         former(),

@@ -1,14 +1,18 @@
 package oficina.server.office;
 
 import java.time.Duration;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import oficina.core.numbers.NumberRange;
 import oficina.core.numbers.PhoneNumber;
+import oficina.core.numbers.Region;
 import oficina.core.office.Barring;
+import oficina.core.office.Office;
 import oficina.core.office.ParkSlot;
 import oficina.core.office.Settings;
 import oficina.core.people.GroupId;
@@ -21,6 +25,18 @@ record StoredSettings(Map<String, String> set) {
   /** What is set, and for the rest what usually applies. */
   static Settings of(Map<String, String> set, List<ParkSlot> slots) {
     return new StoredSettings(set).settings(slots);
+  }
+
+  /** What the office is known by. */
+  static Office.Identity identity(Map<String, String> set) {
+    String mainNumber = set.get("main-number");
+    return new Office.Identity(
+        set.getOrDefault("office-name", ""),
+        mainNumber == null ? null : new PhoneNumber(mainNumber),
+        ZoneId.of(set.getOrDefault("zone", "UTC")),
+        new Region(set.getOrDefault("region", "GB")),
+        set.getOrDefault("access-code", ""),
+        new StoredSettings(set).listed("number-ranges").map(NumberRange::parse).toList());
   }
 
   private Settings settings(List<ParkSlot> slots) {
