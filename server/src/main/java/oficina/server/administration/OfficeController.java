@@ -39,6 +39,9 @@ class OfficeController {
   private static final int MOST_RANGES = 50;
   private static final int FREE_SHOWN = 20;
 
+  /** More than an office has people and lines. */
+  private static final int LARGEST_RANGE = 10_000;
+
   private final OfficeData office;
   private final OfficeStore store;
 
@@ -191,7 +194,7 @@ class OfficeController {
 
   private static NumberRange range(Region region, String typed) {
     NumberRange range = NumberRange.of(region, typed);
-    if (range == null) {
+    if (range == null || range.size() > LARGEST_RANGE) {
       throw problem("RANGE_UNREADABLE", typed.strip());
     }
     return range;

@@ -5,8 +5,8 @@ import java.util.Map;
 import java.util.stream.Stream;
 import oficina.core.blocking.Block;
 import oficina.core.blocking.BlockList;
-import oficina.core.blocking.NumberRange;
 import oficina.core.numbers.Dialled;
+import oficina.core.numbers.NumberRange;
 import oficina.core.numbers.PhoneNumber;
 import oficina.core.people.PersonId;
 import oficina.server.office.OfficeData;
@@ -69,12 +69,12 @@ class BlockReading {
 
   private Stream<Meant> range(String text, NumberRange.Ends ends) {
     PhoneNumber first = number(ends.first());
-    List<String> beginnings = NumberRange.beginnings(first, last(first, ends.last()));
-    if (beginnings.isEmpty()) {
+    NumberRange range = NumberRange.between(first, last(first, ends.last()));
+    if (range == null) {
       throw refused("NO_SUCH_RANGE", text);
     }
     int whole = first.e164().length();
-    return beginnings.stream()
+    return range.beginnings().stream()
         .map(
             each ->
                 each.length() == whole
