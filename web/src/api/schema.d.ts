@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/people/{id}/delegates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["now"];
+        put: operations["change_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office/people-file": {
         parameters: {
             query?: never;
@@ -476,7 +492,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_2"];
+        put: operations["change_3"];
         post?: never;
         delete: operations["remove_2"];
         options?: never;
@@ -491,8 +507,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now"];
-        put: operations["change_3"];
+        get: operations["now_1"];
+        put: operations["change_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -507,8 +523,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_1"];
-        put: operations["change_4"];
+        get: operations["now_2"];
+        put: operations["change_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -571,8 +587,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_2"];
-        put: operations["change_5"];
+        get: operations["now_3"];
+        put: operations["change_6"];
         post?: never;
         delete?: never;
         options?: never;
@@ -587,8 +603,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_3"];
-        put: operations["change_6"];
+        get: operations["now_4"];
+        put: operations["change_7"];
         post?: never;
         delete?: never;
         options?: never;
@@ -668,7 +684,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_7"];
+        put: operations["change_8"];
         post?: never;
         delete?: never;
         options?: never;
@@ -716,7 +732,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one_1"];
-        put: operations["change_8"];
+        put: operations["change_9"];
         post?: never;
         delete: operations["remove_4"];
         options?: never;
@@ -812,7 +828,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_9"];
+        put: operations["change_10"];
         post?: never;
         delete: operations["remove_6"];
         options?: never;
@@ -2379,7 +2395,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["now_4"];
+        get: operations["now_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3426,6 +3442,9 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        DelegatesBody: {
+            delegates: number[];
+        };
         DependantView: {
             /** @enum {string} */
             how: "RULES_LEAD_THERE" | "RINGS_THERE" | "ACTED_FOR" | "MEMBER" | "ONLY_MEMBER" | "LEADS" | "FRONT_DESK";
@@ -4297,7 +4316,7 @@ export interface components {
             name: string;
             signInName: string;
             /** @enum {string} */
-            role: "EMPLOYEE" | "ADMINISTRATOR";
+            role: "EMPLOYEE" | "ADMINISTRATOR" | "ROOM";
             extension: string;
             directNumber: string;
             team: string;
@@ -5212,6 +5231,7 @@ export type SchemaContactsPage = components['schemas']['ContactsPage'];
 export type SchemaCorrection = components['schemas']['Correction'];
 export type SchemaDeciding = components['schemas']['Deciding'];
 export type SchemaDeedView = components['schemas']['DeedView'];
+export type SchemaDelegatesBody = components['schemas']['DelegatesBody'];
 export type SchemaDependantView = components['schemas']['DependantView'];
 export type SchemaDescriptor = components['schemas']['Descriptor'];
 export type SchemaDeskPicture = components['schemas']['DeskPicture'];
@@ -6322,6 +6342,52 @@ export interface operations {
             };
         };
     };
+    now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DelegatesBody"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DelegatesBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     save: {
         parameters: {
             query?: never;
@@ -6406,7 +6472,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: {
                 version?: number;
@@ -6454,7 +6520,7 @@ export interface operations {
             };
         };
     };
-    now: {
+    now_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6474,7 +6540,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6496,7 +6562,7 @@ export interface operations {
             };
         };
     };
-    now_1: {
+    now_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6516,7 +6582,7 @@ export interface operations {
             };
         };
     };
-    change_4: {
+    change_5: {
         parameters: {
             query?: {
                 version?: number;
@@ -6687,7 +6753,7 @@ export interface operations {
             };
         };
     };
-    now_2: {
+    now_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -6707,7 +6773,7 @@ export interface operations {
             };
         };
     };
-    change_5: {
+    change_6: {
         parameters: {
             query?: {
                 version?: number;
@@ -6731,7 +6797,7 @@ export interface operations {
             };
         };
     };
-    now_3: {
+    now_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6751,7 +6817,7 @@ export interface operations {
             };
         };
     };
-    change_6: {
+    change_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -6894,7 +6960,7 @@ export interface operations {
             };
         };
     };
-    change_7: {
+    change_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -6986,7 +7052,7 @@ export interface operations {
             };
         };
     };
-    change_8: {
+    change_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -7212,7 +7278,7 @@ export interface operations {
             };
         };
     };
-    change_9: {
+    change_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -9738,7 +9804,7 @@ export interface operations {
             };
         };
     };
-    now_4: {
+    now_5: {
         parameters: {
             query?: never;
             header?: never;

@@ -2,7 +2,9 @@ import { useState, type FormEvent } from 'react';
 import { useTranslation } from 'react-i18next';
 import { del, get, post, put } from '../api/client';
 import type { PeopleRegister, PersonBody } from '../api/types';
+import { openPhone } from '../devices/openPhone';
 import { useMe } from '../session/session';
+import { ActingFor } from './parts/ActingFor';
 import { Consequences } from './parts/Consequences';
 import { Field } from './parts/Field';
 import { GettingIn } from './GettingIn';
@@ -34,6 +36,8 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
   const [basis, setBasis] = useState(row);
   const person = row?.person ?? NEW;
   const self = row?.id === me.id;
+  const [role, setRole] = useState(person.role);
+  const room = role === 'ROOM';
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
@@ -42,8 +46,10 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
     const text = (name: string) => String(typed.get(name) ?? '').trim();
     const body: PersonBody = {
       name: text('name'),
-      signInName: text('signInName').toLowerCase(),
-      role: self ? person.role : (text('role') as PersonBody['role']),
+      // Nobody signs in as a room.
+      signInName:
+        text('signInName').toLowerCase() || person.signInName || `room-${text('extension')}`,
+      role,
       extension: text('extension'),
       directNumber: text('directNumber'),
       team: text('team'),
@@ -55,7 +61,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
       if (!basis) {
         const { id } = await post<{ id: number }>('/api/office/people', {
           person: body,
-          password: typed.get('password'),
+          password: typed.get('password') ?? '',
         });
         return new Back('registerAdded', body.name, () => del(`/api/office/people/${id}`));
       }
@@ -65,6 +71,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
         async () => {
           const now = await get<PersonRow>(path);
           takeOver(form, basis.person, now.person);
+          setRole((typed) => (typed === basis.person.role ? now.person.role : typed));
           setBasis(now);
         },
       );
@@ -86,13 +93,15 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
     >
       <div className="grid gap-x-4 gap-y-2 sm:grid-cols-3">
         <Field label={t('office.name')} name="name" value={person.name} longest={120} required />
-        <Field
-          label={t('office.signInName')}
-          name="signInName"
-          value={person.signInName}
-          longest={60}
-          required
-        />
+        {!room && (
+          <Field
+            label={t('office.signInName')}
+            name="signInName"
+            value={person.signInName}
+            longest={60}
+            required
+          />
+        )}
         <Field
           label={t('office.extension')}
           name="extension"
@@ -123,28 +132,43 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
               <span className="text-sm">{t('office.role')}</span>
               <select
                 name="role"
-                defaultValue={person.role}
+                value={role}
+                onChange={(event) => setRole(event.target.value as PersonBody['role'])}
                 className="select bg-base-100 mt-0.5 w-full"
               >
-                {(['EMPLOYEE', 'ADMINISTRATOR'] as const).map((role) => (
+                {(['EMPLOYEE', 'ADMINISTRATOR', 'ROOM'] as const).map((role) => (
                   <option key={role} value={role}>
                     {t(`office.roles.${role}`)}
                   </option>
                 ))}
               </select>
             </label>
-            <Field
-              label={t(row ? 'office.newPassword' : 'office.firstPassword')}
-              name="password"
-              value=""
-              longest={200}
-              required={!row}
-              hint={t('office.passwordHow')}
-            />
+            {!room && (
+              <Field
+                label={t(row ? 'office.newPassword' : 'office.firstPassword')}
+                name="password"
+                value=""
+                longest={200}
+                required={!row}
+                hint={t('office.passwordHow')}
+              />
+            )}
           </>
         )}
       </div>
-      {row && !self && <GettingIn id={row.id} name={person.name} />}
+      {row && !self && !room && <GettingIn id={row.id} name={person.name} />}
+      {row && <ActingFor id={row.id} name={person.name} />}
+      {row && (
+        <p className="mt-2">
+          <button
+            type="button"
+            className="btn btn-sm btn-plain"
+            onClick={() => void openPhone(row.id)}
+          >
+            {t('office.phone.setUp')}
+          </button>
+        </p>
+      )}
       {leaving && row && <Leaving row={row} onLeave={(action) => void change(action)} />}
       <FormFoot
         error={error}

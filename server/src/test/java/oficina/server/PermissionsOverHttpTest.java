@@ -52,6 +52,8 @@ class PermissionsOverHttpTest {
           "POST /api/office/lines",
           "PUT /api/office/lines/{id}",
           "PUT /api/office/phrases",
+          "GET /api/office/people/{id}/delegates",
+          "PUT /api/office/people/{id}/delegates",
           "POST /api/office/people/{id}/return",
           "POST /api/office/lines/{id}/return",
           "GET /api/office/recording-policy/tried",

@@ -4,5 +4,7 @@ package oficina.core.people;
 public enum Role {
   EMPLOYEE,
   /** May change who belongs to the office and how it works. */
-  ADMINISTRATOR
+  ADMINISTRATOR,
+  /** A room with a telephone: nobody signs in as it, and its delegates act for it. */
+  ROOM
 }

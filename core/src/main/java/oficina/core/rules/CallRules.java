@@ -99,4 +99,9 @@ public record CallRules(
     }
     return null;
   }
+
+  /** The same, with these who act for the owner. */
+  public CallRules actedFor(List<PersonId> by) {
+    return new CallRules(rules, rings, hours, by, welcome);
+  }
 }

@@ -169,9 +169,9 @@ class PeopleController {
   /**
    * Somebody who joins the office.
    *
-   * @param password for the first time; they choose another one then
+   * @param password for the first time; they choose another one then. A room has none
    */
-  record Joining(@NotNull @Valid PersonBody person, @NotBlank @Size(max = 200) String password) {}
+  record Joining(@NotNull @Valid PersonBody person, @NotNull @Size(max = 200) String password) {}
 
   record Joined(long id) {}
 
@@ -180,7 +180,7 @@ class PeopleController {
   @ResponseStatus(HttpStatus.CREATED)
   Joined join(@AuthenticationPrincipal Employee me, @Valid @RequestBody Joining joining) {
     PersonBody body = joining.person();
-    String hash = hash(joining.password(), body, me);
+    String hash = body.role() == Role.ROOM ? "" : hash(joining.password(), body, me);
     AtomicReference<PersonId> id = new AtomicReference<>();
     write(
         body,

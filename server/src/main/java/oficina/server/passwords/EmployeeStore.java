@@ -27,7 +27,7 @@ public class EmployeeStore {
     return account("(sign_in_name = :who or extension = :who)", nameOrExtension);
   }
 
-  /** Nobody who has left. */
+  /** Nobody who has left, and no room. */
   public Optional<Employee> employee(PersonId person) {
     return account("id = :who", person.value()).map(Account::employee);
   }
@@ -36,7 +36,7 @@ public class EmployeeStore {
     return jdbc.sql(
             """
             select id, sign_in_name, password_hash, role, must_change_password from person
-            where %s and not has_left
+            where %s and not has_left and role <> 'room'
             """
                 .formatted(whose))
         .param("who", who)
