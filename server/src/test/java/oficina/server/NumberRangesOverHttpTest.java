@@ -68,5 +68,10 @@ class NumberRangesOverHttpTest {
         .as("whoever has another one keeps it")
         .isEqualTo(204);
     mirela.delete(PEOPLE + "/" + id).done();
+    assertThat(ranges("0191 498 0800").status()).isEqualTo(204);
+    assertThat(mirela.post(PEOPLE + "/" + id + "/return", Map.of()).status())
+        .as("also when they come back with it")
+        .isEqualTo(204);
+    mirela.delete(PEOPLE + "/" + id).done();
   }
 }

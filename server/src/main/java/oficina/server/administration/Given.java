@@ -46,6 +46,21 @@ record Given(Office office) {
     return number.e164();
   }
 
+  /**
+   * What was theirs before may be again, unless somebody else has it by now.
+   *
+   * @param e164 empty for none
+   * @throws Problem when somebody has
+   */
+  void refuseTaken(String extension, String e164) {
+    extension(extension, null);
+    if (!e164.isEmpty()) {
+      PhoneNumber number = new PhoneNumber(e164);
+      String shown = office.identity().region().show(number);
+      refuse(new Claims(office).number(number, null), "NUMBER_", shown);
+    }
+  }
+
   /** A public number, whosever it is; null when nothing was typed. */
   static @Nullable PhoneNumber number(Region region, String typed) {
     if (typed.isBlank()) {

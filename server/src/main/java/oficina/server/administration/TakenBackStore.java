@@ -106,8 +106,7 @@ class TakenBackStore {
     if (known == null) {
       throw tooLate();
     }
-    given.extension(known.text("extension"), null);
-    given.number(known.text("number"), null);
+    given.refuseTaken(known.text("extension"), known.text("number"));
     if (jdbc.sql(known.back).params(known.was).update() == 0) {
       throw tooLate(); // nothing is left of them
     }
