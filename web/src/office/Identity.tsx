@@ -160,15 +160,16 @@ export function Identity({ register }: Props) {
           <textarea
             name="ranges"
             rows={2}
+            aria-describedby="office-ranges"
             defaultValue={written(register).ranges}
             className="input bg-base-100 mt-0.5 h-auto w-full p-2"
           />
-          <span className="quiet mt-0.5 text-sm">
-            {t('office.rangesHow')}{' '}
-            {register.identity.ranges.length > 0 &&
-              t('office.rangesFree', { count: register.freeCount, first: register.free[0] })}
-          </span>
         </label>
+        <p id="office-ranges" className="quiet mt-0.5 text-sm">
+          {t('office.rangesHow')}{' '}
+          {register.identity.ranges.length > 0 &&
+            t('office.rangesFree', { count: register.freeCount, first: register.free[0] })}
+        </p>
         <FormFoot error={error} busy={busy} keep={t('office.keep')}>
           <span role="status">{kept && t('office.kept')}</span>
         </FormFoot>
