@@ -21,7 +21,7 @@ export function NoteField({ call, byKey = false }: { call: string; byKey?: boole
   const id = useId();
   const { note, failed, write } = useNote(call);
   const { phrases: own, office } = usePhrases();
-  const phrases = [...own, ...office].slice(0, MOST_PHRASES);
+  const phrases = [...new Set([...own, ...office])].slice(0, MOST_PHRASES);
   const [editing, setEditing] = useState(false);
   const text = useRef<HTMLTextAreaElement>(null);
   useKeys(

@@ -159,7 +159,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
       {row && !self && !room && <GettingIn id={row.id} name={person.name} />}
       {row && <ActingFor id={row.id} name={person.name} />}
       {row && (
-        <p className="mt-2">
+        <p className="mt-2 flex flex-wrap items-center gap-3">
           <button
             type="button"
             className="btn btn-sm btn-plain"
@@ -167,6 +167,7 @@ export function PersonForm({ row, onClose }: { row?: PersonRow; onClose: () => v
           >
             {t('office.phone.setUp')}
           </button>
+          <span className="quiet text-sm">{t('office.phone.means')}</span>
         </p>
       )}
       {leaving && row && <Leaving row={row} onLeave={(action) => void change(action)} />}

@@ -1,5 +1,6 @@
 package oficina.core.office;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import oficina.core.call.Party;
@@ -72,6 +73,19 @@ public record Claims(Office office) {
         .filter(number -> !number.equals(office.identity().mainNumber()))
         .filter(number -> number(number, null).isEmpty())
         .distinct();
+  }
+
+  /** How many of these there are; where ranges overlap, each counts by itself. */
+  public long freeCount() {
+    List<NumberRange> ranges = office.identity().ranges();
+    long taken =
+        Stream.concat(
+                office.ownNumbers().stream(),
+                Stream.ofNullable(office.settings().voicemail().number()))
+            .distinct()
+            .flatMap(number -> ranges.stream().filter(range -> range.contains(number)))
+            .count();
+    return ranges.stream().mapToLong(NumberRange::size).sum() - taken;
   }
 
   private static Optional<Holder> person(Optional<Person> found, @Nullable Party self) {

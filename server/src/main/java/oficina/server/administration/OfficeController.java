@@ -103,7 +103,7 @@ class OfficeController {
         Shown.version(identity),
         Missing.of(office.now()),
         new Claims(office.now()).free().limit(FREE_SHOWN).map(this::shown).toList(),
-        new Claims(office.now()).free().count(),
+        new Claims(office.now()).freeCount(),
         Region.all(),
         ZoneId.getAvailableZoneIds().stream().filter(zone -> zone.contains("/")).sorted().toList());
   }
