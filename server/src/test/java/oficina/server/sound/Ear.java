@@ -22,7 +22,7 @@ final class Ear implements SoundEnd {
 
   private final int hertz;
   private final Deque<short[]> heard = new ArrayDeque<>();
-  private long spoken;
+  private volatile long spoken; // written by the sound alone
   private volatile boolean failing;
 
   Ear(int hertz) {
@@ -38,9 +38,11 @@ final class Ear implements SoundEnd {
     if (failing) {
       throw new IllegalStateException("meant to fail");
     }
+    long from = spoken;
     for (int i = 0; i < Pcm.FRAME; i++) {
-      frame[i] = (short) (3_000 * Math.sin(2 * Math.PI * hertz * spoken++ / Pcm.RATE));
+      frame[i] = (short) (3_000 * Math.sin(2 * Math.PI * hertz * (from + i) / Pcm.RATE));
     }
+    spoken = from + Pcm.FRAME;
     return true;
   }
 
@@ -72,6 +74,15 @@ final class Ear implements SoundEnd {
       }
     }
     return found;
+  }
+
+  /** Waits until it has spoken so much more: on a busy machine that takes longer. */
+  void speaks(long millis) {
+    long end = spoken + millis * Pcm.RATE / 1_000;
+    long until = System.nanoTime() + PATIENCE_NANOS + millis * 1_000_000;
+    while (spoken < end && System.nanoTime() < until) {
+      LockSupport.parkNanos(5_000_000);
+    }
   }
 
   /** Waits until exactly these voices are heard here, each of them without a gap. */
