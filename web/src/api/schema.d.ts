@@ -4125,6 +4125,7 @@ export interface components {
         NewSlot: {
             number: string;
             label: string;
+            before?: string;
         };
         NewStatus: {
             /** @enum {string} */

@@ -5,6 +5,7 @@ import { get, put } from '../api/client';
 import type { HandlingBody, HandlingView } from '../api/types';
 import { Members } from './Members';
 import { Field } from './parts/Field';
+import { linesOf } from '../ui/lines';
 import { FormFoot, Section } from './parts/Section';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
 import { Back, useChange } from './office';
@@ -59,10 +60,7 @@ function HandlingForm({ view }: { view: HandlingView }) {
       ...numbers,
       pickUp: text('pickUp'),
       unanswered: text('unanswered'),
-      barred: text('barred')
-        .split('\n')
-        .map((line) => line.trim())
-        .filter(Boolean),
+      barred: linesOf(text('barred')),
       exempt,
     } as HandlingBody;
     const look = async () => {

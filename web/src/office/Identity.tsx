@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { get, put } from '../api/client';
 import type { OfficeRegister } from '../api/types';
 import { Field } from './parts/Field';
+import { linesOf } from '../ui/lines';
 import { FormFoot, Section } from './parts/Section';
 import { keepUnlessChanged, takeOver } from './parts/meanwhile';
 import { Back, useChange, useLineRegister } from './office';
@@ -45,10 +46,7 @@ export function Identity({ register }: Props) {
     const text = (name: string) => String(typed.get(name) ?? '').trim();
     const keep = () =>
       put(`/api/office/identity?version=${basis.current.version}`, {
-        ranges: text('ranges')
-          .split('\n')
-          .map((line) => line.trim())
-          .filter(Boolean),
+        ranges: linesOf(text('ranges')),
         name: text('name'),
         region: text('region'),
         zone: text('zone'),

@@ -5,7 +5,8 @@ import { useShelf } from '../park/store';
 import { Section } from './parts/Section';
 import { Back, useChange } from './office';
 
-const add = (number: string, label: string) => post('/api/office/slots', { number, label });
+const add = (number: string, label: string, before?: string) =>
+  post('/api/office/slots', { number, label, before });
 
 const remove = (number: string) => del(`/api/office/slots/${number}`);
 
@@ -29,7 +30,7 @@ export function Slots() {
   return (
     <Section id="slots" title={t('office.slots')} about={t('office.slotsAbout')}>
       <ul className="flex flex-wrap gap-1.5">
-        {slots.map(({ slot, label }) => (
+        {slots.map(({ slot, label }, at) => (
           <li
             key={slot}
             className="border-base-300 flex items-center gap-2 rounded border py-0.5 pl-2"
@@ -43,7 +44,9 @@ export function Slots() {
               onClick={() =>
                 void change(async () => {
                   await remove(slot);
-                  return new Back('registerRemoved', slot, () => add(slot, label));
+                  return new Back('registerRemoved', slot, () =>
+                    add(slot, label, slots[at + 1]?.slot),
+                  );
                 })
               }
             >

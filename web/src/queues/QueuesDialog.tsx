@@ -5,6 +5,7 @@ import { del, get, put, sentence } from '../api/client';
 import type { QueueLines, QueueSettings } from '../api/types';
 import { HoldMusic } from '../sound/HoldMusic';
 import { Dialog } from '../ui/Dialog';
+import { linesOf } from '../ui/lines';
 import { addWords } from '../words';
 import { QueueFields } from './QueueFields';
 import { read } from './settings';
@@ -117,10 +118,7 @@ function Reasons({ reasons, onKept }: { reasons: string[]; onKept: () => void })
   const [error, setError] = useState('');
   async function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
-    const all = String(new FormData(event.currentTarget).get('reasons'))
-      .split('\n')
-      .map((each) => each.trim())
-      .filter(Boolean);
+    const all = linesOf(String(new FormData(event.currentTarget).get('reasons')));
     try {
       await put('/api/office/queues/reasons', { all });
       setError('');

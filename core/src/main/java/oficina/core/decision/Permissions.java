@@ -101,6 +101,11 @@ public final class Permissions {
         || (owner.group() != null && office.directory().groupsOf(person).contains(owner.group()));
   }
 
+  /** Whether anybody can be signed in as somebody who is this. */
+  public static boolean maySignIn(Role role) {
+    return role != Role.ROOM;
+  }
+
   /** Whether somebody may change who belongs to the office. */
   public static boolean mayAdminister(Role role) {
     return role == Role.ADMINISTRATOR;

@@ -155,7 +155,15 @@ class OfficeController {
     office.change(
         () -> {
           Shown.check(version, identity());
-          refuseTaken(readOut, voicemail, region, main, ranges);
+          Office.Identity was = office.now().identity();
+          refuseTaken(
+              office
+                  .now()
+                  .with(
+                      new Office.Identity(
+                          was.name(), main, was.zone(), region, was.accessCode(), ranges)),
+              readOut,
+              voicemail);
           store.set("office-name", body.name().strip());
           store.set("region", body.region());
           store.set("zone", body.zone());
@@ -173,17 +181,9 @@ class OfficeController {
   }
 
   /** What messages are read out at belongs to nobody else. */
-  private void refuseTaken(
-      String extension,
-      @Nullable PhoneNumber number,
-      Region region,
-      @Nullable PhoneNumber main,
-      List<NumberRange> ranges) {
+  private void refuseTaken(Office then, String extension, @Nullable PhoneNumber number) {
     Settings.Voicemail before = office.settings().voicemail();
-    Office.Identity was = office.now().identity();
-    Office.Identity then =
-        new Office.Identity(was.name(), main, was.zone(), region, was.accessCode(), ranges);
-    Given given = new Given(office.now().with(then));
+    Given given = new Given(then);
     if (!extension.isEmpty() && !extension.equals(before.extension())) {
       given.extension(extension, null);
     }

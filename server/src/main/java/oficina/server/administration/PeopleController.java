@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
 import oficina.core.call.Party;
+import oficina.core.decision.Permissions;
 import oficina.core.ledger.Entry.Deed;
 import oficina.core.ledger.Entry.Kind;
 import oficina.core.numbers.PhoneNumber;
@@ -180,7 +181,7 @@ class PeopleController {
   @ResponseStatus(HttpStatus.CREATED)
   Joined join(@AuthenticationPrincipal Employee me, @Valid @RequestBody Joining joining) {
     PersonBody body = joining.person();
-    String hash = body.role() == Role.ROOM ? "" : hash(joining.password(), body, me);
+    String hash = Permissions.maySignIn(body.role()) ? hash(joining.password(), body, me) : "";
     AtomicReference<PersonId> id = new AtomicReference<>();
     write(
         body,

@@ -1,5 +1,6 @@
 package oficina.server.administration;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -10,8 +11,8 @@ import oficina.core.state.Call;
 import oficina.server.calls.Commands;
 import oficina.server.exchange.ExchangeLoop;
 import oficina.server.office.OfficeData;
-import oficina.server.office.OfficeStore;
 import oficina.server.problems.Problem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,10 +28,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/office/slots")
 class SlotController {
   private final OfficeData office;
-  private final OfficeStore store;
+  private final SlotStore store;
   private final ExchangeLoop loop;
 
-  SlotController(OfficeData office, OfficeStore store, ExchangeLoop loop) {
+  SlotController(OfficeData office, SlotStore store, ExchangeLoop loop) {
     this.loop = loop;
     this.office = office;
     this.store = store;
@@ -39,19 +40,21 @@ class SlotController {
   /**
    * @param number what is dialled for it
    * @param label empty for none
+   * @param before the slot that is filled after it; absent to be filled last
    */
   record NewSlot(
       @NotNull @Pattern(regexp = "[0-9]{2,6}") String number,
-      @NotNull @Size(max = 40) String label) {}
+      @NotNull @Size(max = 40) String label,
+      @Schema(nullable = true) @Size(max = 6) @Nullable String before) {}
 
-  /** Add a slot behind the others. */
+  /** Add a slot. */
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   void add(@Valid @RequestBody NewSlot body) {
     office.change(
         () -> {
           String number = new Given(office.now()).extension(body.number(), null);
-          store.addParkSlot(new ParkSlot(number, body.label().strip()));
+          store.add(new ParkSlot(number, body.label().strip()), body.before());
         });
   }
 
@@ -69,7 +72,7 @@ class SlotController {
     if (taken) {
       throw new Problem(HttpStatus.CONFLICT, "SLOT_TAKEN", Map.of("slot", slot));
     }
-    office.change(() -> store.removeParkSlot(slot));
+    office.change(() -> store.remove(slot));
   }
 
   record Labelled(@NotNull @Size(max = 40) String label) {}

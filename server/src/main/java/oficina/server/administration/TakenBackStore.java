@@ -118,6 +118,7 @@ class TakenBackStore {
     return new Problem(HttpStatus.CONFLICT, "TOO_LATE_TO_TAKE_BACK");
   }
 
+  /** What they belonged to may be gone meanwhile: then that part stays away. */
   private void insert(Rows of) {
     for (Map<String, Object> row : of.rows) {
       String columns =

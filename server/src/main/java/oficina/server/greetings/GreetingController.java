@@ -16,8 +16,6 @@ import oficina.core.call.Owner;
 import oficina.core.call.Party;
 import oficina.core.decision.Permissions;
 import oficina.core.history.ToReturn;
-import oficina.core.ledger.Entry.Deed;
-import oficina.core.ledger.Entry.Kind;
 import oficina.core.sound.Wav;
 import oficina.server.calls.Commands;
 import oficina.server.ledger.OfficeLog;
@@ -212,10 +210,7 @@ class GreetingController {
 
   /** What callers hear is written down in the log of the office. */
   private void changing(Party owner, Occasion occasion, Runnable change) {
-    String before = said(owner, occasion);
-    change.run();
-    log.write(
-        new Deed(Kind.CHANGED, parties.name(owner), "greeting", before, said(owner, occasion)));
+    log.changing(parties.name(owner), "greeting", () -> said(owner, occasion), change);
   }
 
   /**

@@ -37,19 +37,25 @@ public class OfficeLog {
    * Changes something of the office that stands for itself, and writes down what is different then;
    * together or not at all.
    *
-   * @param what the part of the office it is
+   * @param about whose it is; empty for the office
+   * @param what which part of it
    * @param now how it is, before and after
    */
-  public void changing(String what, Supplier<String> now, Runnable change) {
+  public void changing(String about, String what, Supplier<String> now, Runnable change) {
     transactions.executeWithoutResult(
         status -> {
           String before = now.get();
           change.run();
           String after = now.get();
           if (!after.equals(before)) {
-            write(new Deed(Entry.Kind.CHANGED, "", what, before, after));
+            write(new Deed(Entry.Kind.CHANGED, about, what, before, after));
           }
         });
+  }
+
+  /** The same of the office itself. */
+  public void changing(String what, Supplier<String> now, Runnable change) {
+    changing("", what, now, change);
   }
 
   /** Whoever is signed in here has done this; nobody, when the server has by itself. */

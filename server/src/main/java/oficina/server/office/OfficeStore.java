@@ -188,13 +188,6 @@ public class OfficeStore {
         .update();
   }
 
-  /** Gives the slot with this number this label. */
-  public void label(ParkSlot slot) {
-    jdbc.sql("update park_slot set label = ? where number = ?")
-        .params(slot.label(), slot.number())
-        .update();
-  }
-
   /** All settings by name. */
   Map<String, String> settings() {
     Map<String, String> settings = new HashMap<>();
@@ -359,18 +352,6 @@ public class OfficeStore {
     for (PersonId member : line.members()) {
       addMember(id.value(), member, ++position);
     }
-  }
-
-  /** Takes a park slot away. */
-  public void removeParkSlot(String number) {
-    jdbc.sql("delete from park_slot where number = ?").param(number).update();
-  }
-
-  /** Adds a park slot behind the others. */
-  public void addParkSlot(ParkSlot slot) {
-    int last =
-        jdbc.sql("select coalesce(max(position), 0) from park_slot").query(Integer.class).single();
-    addParkSlot(last + 1, slot);
   }
 
   public void mustChangePassword(PersonId person) {

@@ -1,6 +1,7 @@
 package oficina.server.passwords;
 
 import java.util.Optional;
+import oficina.core.decision.Permissions;
 import oficina.core.people.PersonId;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -36,7 +37,7 @@ public class EmployeeStore {
     return jdbc.sql(
             """
             select id, sign_in_name, password_hash, role, must_change_password from person
-            where %s and not has_left and role <> 'room'
+            where %s and not has_left
             """
                 .formatted(whose))
         .param("who", who)
@@ -49,7 +50,8 @@ public class EmployeeStore {
                         Employee.role(row.getString("role")),
                         row.getBoolean("must_change_password")),
                     row.getString("password_hash")))
-        .optional();
+        .optional()
+        .filter(each -> Permissions.maySignIn(each.employee().role()));
   }
 
   /** Whose this name or extension is. */
